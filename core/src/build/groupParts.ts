@@ -1,0 +1,24 @@
+import type { Part } from './types.ts';
+
+/** Equal parts of a build under one mark. */
+export interface PartGroup {
+  readonly mark: string;
+  readonly part: Part;
+  readonly quantity: number;
+  readonly ids: readonly string[];
+}
+
+/** Parts grouped by mark, in order of first appearance. */
+export const groupParts = (parts: readonly Part[]): PartGroup[] => {
+  const groups = new Map<string, { part: Part; ids: string[] }>();
+  for (const part of parts) {
+    const group = groups.get(part.mark);
+    if (group) group.ids.push(part.id);
+    else groups.set(part.mark, { part, ids: [part.id] });
+  }
+  return [...groups.entries()].map(([mark, { part, ids }]) => ({ mark, part, quantity: ids.length, ids }));
+};
+
+/** Parts of one assembly. */
+export const partsOf = (parts: readonly Part[], assembly: string): Part[] =>
+  parts.filter((p) => p.assembly === assembly);

@@ -1,0 +1,43 @@
+import { add, measureCentre, measureVolume, scale } from '../geometry/index.ts';
+import type { Vec3 } from '../geometry/index.ts';
+import { findHardware, findItem, measureDensity } from '../stock/index.ts';
+import type { Build, Part } from './types.ts';
+
+/** Weight in pounds and centre of gravity in inches. */
+export interface Mass {
+  readonly weight: number;
+  readonly centre: Vec3;
+}
+
+/** Weight of one part in pounds. */
+export const weighPart = (part: Part): number => {
+  const item = findItem(part.item);
+  switch (item.kind) {
+    case 'lumber':
+      return measureVolume(part.shape) * measureDensity(item);
+    case 'hardware':
+      return item.weight;
+    default:
+      // Sheets, mesh and roofing are weighed by the square foot of their face.
+      return (measureVolume(part.shape) / item.thickness / 144) * item.weight;
+  }
+};
+
+/** Weight and centre of gravity of some parts. */
+export const measurePartsMass = (parts: readonly Part[]): Mass => {
+  let weight = 0;
+  let moment: Vec3 = [0, 0, 0];
+  for (const part of parts) {
+    const w = weighPart(part);
+    weight += w;
+    moment = add(moment, scale(measureCentre(part.shape, part.place), w));
+  }
+  return { weight, centre: weight > 0 ? scale(moment, 1 / weight) : [0, 0, 0] };
+};
+
+/** Weight and centre of gravity of a whole build, counted fittings included (taken to lie at the centre of the rest). */
+export const measureMass = (build: Build): Mass => {
+  const mass = measurePartsMass(build.parts);
+  const fittings = build.hardware.reduce((sum, h) => sum + findHardware(h.item).weight * h.count, 0);
+  return { weight: mass.weight + fittings, centre: mass.centre };
+};

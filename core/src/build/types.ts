@@ -1,0 +1,231 @@
+import type { Placement, Pt, Shape } from '../geometry/index.ts';
+import type { Capacity } from '../flock/index.ts';
+
+/** What a part does; decides its mark's letter, its fastening and its tone in drawings. */
+export type Role =
+  | 'plate'
+  | 'stud'
+  | 'king'
+  | 'jack'
+  | 'header'
+  | 'spacer'
+  | 'sill'
+  | 'cripple'
+  | 'rim'
+  | 'joist'
+  | 'leg'
+  | 'rafter'
+  | 'outrigger'
+  | 'blocking'
+  | 'rail'
+  | 'upright'
+  | 'crossbar'
+  | 'board'
+  | 'batten'
+  | 'deck'
+  | 'floor'
+  | 'siding'
+  | 'mesh'
+  | 'roofing'
+  | 'trim'
+  | 'door'
+  | 'stop'
+  | 'lid'
+  | 'nest'
+  | 'roost'
+  | 'cleat'
+  | 'ramp'
+  | 'pop door'
+  | 'channel'
+  | 'wheel'
+  | 'post';
+
+/** How a part comes to its length. */
+export type Fit = 'cut to length' | 'measure in place' | 'cut on site';
+
+/** One end of a stick: `angle` in degrees away from square, across the wide face (mitre) or the narrow one (bevel). */
+export interface EndCut {
+  readonly end: 'start' | 'end';
+  readonly kind: 'square' | 'mitre' | 'bevel';
+  readonly angle: number;
+}
+
+/** A placed part. Lengths in inches, angles in degrees. Parts that are equal share a mark. */
+export interface Part {
+  readonly id: string;
+  readonly mark: string;
+  readonly name: string;
+  readonly role: Role;
+  /** Stock item key. */
+  readonly item: string;
+  /** The assembly it is built into. */
+  readonly assembly: string;
+  readonly shape: Shape;
+  readonly place: Placement;
+  /** Overall length along the stick, or along the grain of a sheet: long point to long point. */
+  readonly length: number;
+  /** Length along the shorter edge; equals `length` where both ends are square. */
+  readonly shortPoint: number;
+  readonly width: number;
+  readonly thickness: number;
+  readonly cuts: readonly EndCut[];
+  /** Seats, plumb cuts and other notches, in words for the ticket. */
+  readonly notches: readonly string[];
+  /** Ripped to this width from its item. */
+  readonly rip?: number;
+  readonly fit: Fit;
+  /** How far a measured length may be from the expected one. */
+  readonly tolerance?: number;
+}
+
+/** A stud or opening mark on a tape pull: `at` inches from the hooked end, the piece lies to that side of the mark. */
+export interface TapeMark {
+  readonly at: number;
+  readonly side: 'right' | 'left';
+  readonly what: string;
+  readonly part: string;
+}
+
+/** One pull of the tape along a plate or rail. */
+export interface Tape {
+  readonly title: string;
+  /** The parts that the marks go on. */
+  readonly parts: readonly string[];
+  readonly length: number;
+  readonly marks: readonly TapeMark[];
+}
+
+export type AssemblyKind = 'base' | 'wall' | 'roof' | 'frame' | 'door' | 'lid' | 'nest' | 'fittings' | 'cover';
+
+/** A panel or group that is built as one thing. `face` looks at it from outside: u to the right, v up. */
+export interface Assembly {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: AssemblyKind;
+  readonly face: Placement;
+  /** Built lying flat on the bench and skinned there. */
+  readonly flat: boolean;
+  /** Corner-to-corner sizes for the diagonal check, where the panel is a rectangle. */
+  readonly square?: { readonly width: number; readonly height: number };
+  readonly tapes: readonly Tape[];
+  /** Which assembly it is fixed to, and how. */
+  readonly joins?: { readonly to: string; readonly how: string };
+  /** Station that builds it. */
+  readonly site?: boolean;
+}
+
+/** A framed opening, in its assembly's face coordinates. */
+export interface Opening {
+  readonly id: string;
+  readonly kind: 'people door' | 'window' | 'pop door' | 'nest' | 'gate';
+  readonly assembly: string;
+  readonly left: number;
+  readonly bottom: number;
+  readonly width: number;
+  readonly height: number;
+  /** Height from the ground to its foot. */
+  readonly sillAboveGround: number;
+}
+
+/** A side of the enclosure that must be closed: region in the plane of `place`, whose u × v points outward. */
+export interface ClosedFace {
+  readonly id: string;
+  readonly name: string;
+  readonly place: Placement;
+  readonly region: readonly Pt[];
+  /** Parts count as cover when they lie within this range of the plane, inches along u × v. */
+  readonly within: readonly [number, number];
+}
+
+/** Something the framing could not do as asked. */
+export interface FrameNote {
+  readonly code: string;
+  readonly severity: 'stop' | 'warn';
+  readonly what: string;
+  readonly why: string;
+  readonly fix?: { readonly label: string; readonly patch: Readonly<Record<string, ParamValue>> };
+}
+
+export type ParamValue = number | string | boolean;
+
+/** Counted fittings that are not drawn: hinges, latches, ropes. */
+export interface HardwareUse {
+  readonly item: string;
+  readonly count: number;
+  readonly where: string;
+}
+
+/** A row of equal bending members, for span checks. */
+export interface SpanFact {
+  readonly what: 'floor joist' | 'rafter' | 'header';
+  readonly item: string;
+  readonly span: number;
+  readonly spacing: number;
+  readonly part: string;
+}
+
+/** What the judgement rules need to know of a build, whichever family made it. Inches, square feet, degrees. */
+export interface BuildFacts {
+  /** Meant to be moved on its own ground. */
+  readonly movable: boolean;
+  /** Rests on: `[minX, minY, maxX, maxY]` of its feet. */
+  readonly base: readonly [number, number, number, number];
+  readonly enclosedHeight: number;
+  readonly floorHeight: number;
+  readonly roof: { readonly pitch: number; readonly cover: string; readonly roofedShare: number };
+  readonly eaves?: { readonly front: number; readonly back: number };
+  readonly roosts: readonly {
+    readonly height: number;
+    readonly length: number;
+    readonly bars: number;
+    readonly spacing: number;
+    readonly toWall: number;
+  }[];
+  readonly nests?: {
+    readonly count: number;
+    readonly bottom: number;
+    readonly top: number;
+    readonly width: number;
+    readonly depth: number;
+    readonly wall: string;
+  };
+  readonly ramp?: { readonly rise: number; readonly angle: number; readonly length: number };
+  readonly ventArea: number;
+  readonly door?: {
+    readonly clearWidth: number;
+    readonly clearHeight: number;
+    readonly threshold: number;
+    readonly insideRelease: boolean;
+    readonly opens: 'outward' | 'inward';
+  };
+  readonly wheels?: { readonly diameter: number; readonly fromEnd: number };
+  readonly lidWeightParts?: string;
+  readonly spans: readonly SpanFact[];
+  readonly meshItem?: string;
+  /** Heights of mesh faces that a roll should fit. */
+  readonly meshHeights: readonly { readonly height: number; readonly assembly: string }[];
+  readonly sheetCourses: readonly {
+    readonly direction: string;
+    readonly param: string;
+    readonly size: number;
+    readonly item: string;
+  }[];
+  readonly underfloor?: { readonly open: boolean; readonly clear: number };
+  readonly fit?: { readonly studSpacing: number; readonly rafterSpacing: number };
+}
+
+/** Everything about one unit, computed from its spec: the single source for every later module. */
+export interface Build {
+  readonly family: string;
+  readonly parts: readonly Part[];
+  readonly assemblies: readonly Assembly[];
+  readonly openings: readonly Opening[];
+  readonly faces: readonly ClosedFace[];
+  readonly hardware: readonly HardwareUse[];
+  readonly notes: readonly FrameNote[];
+  readonly capacity: Capacity;
+  readonly facts: BuildFacts;
+}
+
+/** A part before it has its mark. */
+export type PartDraft = Omit<Part, 'mark'>;

@@ -1,0 +1,3 @@
+export * from './types.ts';
+export * from './sizeFlock.ts';
+export * from './adviseMoving.ts';

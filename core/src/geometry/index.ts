@@ -1,0 +1,3 @@
+export * from './vec.ts';
+export * from './polygon.ts';
+export * from './prism.ts';

@@ -1,0 +1,83 @@
+import type { Pt } from './vec.ts';
+
+/** Signed area of a polygon in square inches, positive when counter-clockwise. */
+export const measureArea = (ring: readonly Pt[]): number => {
+  let twice = 0;
+  for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
+    const a = ring[j] as Pt;
+    const b = ring[i] as Pt;
+    twice += a[0] * b[1] - b[0] * a[1];
+  }
+  return twice / 2;
+};
+
+/** Area centroid of a polygon. */
+export const measureCentroid = (ring: readonly Pt[]): Pt => {
+  let cx = 0;
+  let cy = 0;
+  for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
+    const a = ring[j] as Pt;
+    const b = ring[i] as Pt;
+    const k = a[0] * b[1] - b[0] * a[1];
+    cx += (a[0] + b[0]) * k;
+    cy += (a[1] + b[1]) * k;
+  }
+  const six = 6 * measureArea(ring);
+  return [cx / six, cy / six];
+};
+
+/** Bounds of points: `[minX, minY, maxX, maxY]`. */
+export const measurePtBounds = (points: readonly Pt[]): readonly [number, number, number, number] => {
+  let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity];
+  for (const [x, y] of points) {
+    x0 = Math.min(x0, x);
+    y0 = Math.min(y0, y);
+    x1 = Math.max(x1, x);
+    y1 = Math.max(y1, y);
+  }
+  return [x0, y0, x1, y1];
+};
+
+/** True when a ring turns one way only. */
+export const isConvex = (ring: readonly Pt[]): boolean => {
+  let sign = 0;
+  const n = ring.length;
+  for (let i = 0; i < n; i++) {
+    const a = ring[i] as Pt;
+    const b = ring[(i + 1) % n] as Pt;
+    const c = ring[(i + 2) % n] as Pt;
+    const turn = (b[0] - a[0]) * (c[1] - b[1]) - (b[1] - a[1]) * (c[0] - b[0]);
+    if (Math.abs(turn) < 1e-9) continue;
+    if (sign !== 0 && Math.sign(turn) !== sign) return false;
+    sign = Math.sign(turn);
+  }
+  return true;
+};
+
+/** Convex hull of points, counter-clockwise (monotone chain). */
+export const findHull = (points: readonly Pt[]): Pt[] => {
+  const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1]);
+  const half = (list: readonly Pt[]): Pt[] => {
+    const out: Pt[] = [];
+    for (const p of list) {
+      while (out.length >= 2) {
+        const a = out[out.length - 2] as Pt;
+        const b = out[out.length - 1] as Pt;
+        if ((b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]) > 1e-9) break;
+        out.pop();
+      }
+      out.push(p);
+    }
+    out.pop();
+    return out;
+  };
+  return [...half(sorted), ...half([...sorted].reverse())];
+};
+
+/** A rectangle as a counter-clockwise ring. */
+export const rectangle = (x0: number, y0: number, x1: number, y1: number): Pt[] => [
+  [x0, y0],
+  [x1, y0],
+  [x1, y1],
+  [x0, y1],
+];

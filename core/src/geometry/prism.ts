@@ -1,0 +1,124 @@
+import earcut from 'earcut';
+import { cross, dot, norm, scale, sub, toWorld, unit } from './vec.ts';
+import type { Placement, Pt, Vec3 } from './vec.ts';
+import { isConvex, measureArea, measureCentroid } from './polygon.ts';
+
+/** The flat outline of a part, with any holes, pushed `depth` inches along u × v of its placement. */
+export interface Shape {
+  readonly outline: readonly Pt[];
+  readonly holes: readonly (readonly Pt[])[];
+  readonly depth: number;
+}
+
+/** A convex piece in space: its corners and the directions that separate it from others. */
+export interface ConvexPiece {
+  readonly points: readonly Vec3[];
+  readonly normals: readonly Vec3[];
+  readonly edges: readonly Vec3[];
+  readonly low: Vec3;
+  readonly high: Vec3;
+}
+
+/** Volume of a shape in cubic inches. */
+export const measureVolume = (shape: Shape): number =>
+  (Math.abs(measureArea(shape.outline)) - shape.holes.reduce((sum, h) => sum + Math.abs(measureArea(h)), 0)) *
+  shape.depth;
+
+/** Centre of a placed shape in space. */
+export const measureCentre = (shape: Shape, place: Placement): Vec3 => {
+  const rings = [{ ring: shape.outline, sign: 1 }, ...shape.holes.map((ring) => ({ ring, sign: -1 }))];
+  let [area, p, q] = [0, 0, 0];
+  for (const { ring, sign } of rings) {
+    const a = Math.abs(measureArea(ring)) * sign;
+    const c = measureCentroid(ring);
+    area += a;
+    p += c[0] * a;
+    q += c[1] * a;
+  }
+  return toWorld(place, p / area, q / area, shape.depth / 2);
+};
+
+/** The outline cut into convex rings: itself when it is convex and has no holes, else triangles. */
+export const splitConvex = (shape: Shape): (readonly Pt[])[] => {
+  if (shape.holes.length === 0 && isConvex(shape.outline)) return [shape.outline];
+  const rings = [shape.outline, ...shape.holes];
+  const flat = rings.flat();
+  const starts: number[] = [];
+  let n = 0;
+  for (const ring of rings) {
+    if (n > 0) starts.push(n);
+    n += ring.length;
+  }
+  const triangles = earcut(flat.flat(), starts);
+  const out: (readonly Pt[])[] = [];
+  for (let i = 0; i < triangles.length; i += 3) {
+    const t = [0, 1, 2].map((k) => flat[triangles[i + k] as number] as Pt);
+    if (Math.abs(measureArea(t)) > 1e-6) out.push(t);
+  }
+  return out;
+};
+
+const boundsOf = (points: readonly Vec3[]): { low: Vec3; high: Vec3 } => {
+  const low: [number, number, number] = [Infinity, Infinity, Infinity];
+  const high: [number, number, number] = [-Infinity, -Infinity, -Infinity];
+  for (const p of points) {
+    for (let k = 0; k < 3; k++) {
+      const c = p[k] as number;
+      if (c < (low[k] as number)) low[k] = c;
+      if (c > (high[k] as number)) high[k] = c;
+    }
+  }
+  return { low, high };
+};
+
+/** The convex pieces of a placed shape, in space. */
+export const findPieces = (shape: Shape, place: Placement): ConvexPiece[] =>
+  splitConvex(shape).map((ring) => {
+    const w = cross(place.u, place.v);
+    const bottom = ring.map(([p, q]) => toWorld(place, p, q, 0));
+    const top = ring.map(([p, q]) => toWorld(place, p, q, shape.depth));
+    const edges = bottom.map((p, i) => unit(sub(bottom[(i + 1) % bottom.length] as Vec3, p)));
+    const normals = [w, ...edges.map((e) => cross(e, w))];
+    const points = [...bottom, ...top];
+    return { points, normals, edges: [w, ...edges], ...boundsOf(points) };
+  });
+
+const spread = (points: readonly Vec3[], axis: Vec3): readonly [number, number] => {
+  let lo = Infinity;
+  let hi = -Infinity;
+  for (const p of points) {
+    const d = dot(p, axis);
+    if (d < lo) lo = d;
+    if (d > hi) hi = d;
+  }
+  return [lo, hi];
+};
+
+const gapAlong = (a: ConvexPiece, b: ConvexPiece, axis: Vec3): number => {
+  const [a0, a1] = spread(a.points, axis);
+  const [b0, b1] = spread(b.points, axis);
+  return Math.max(a0 - b1, b0 - a1);
+};
+
+/**
+ * The widest gap between two convex pieces over all separating directions, in inches.
+ * Positive: that far apart at least; about zero: touching; negative: they overlap by that depth.
+ */
+export const measureSeparation = (a: ConvexPiece, b: ConvexPiece): number => {
+  let best = -Infinity;
+  for (let k = 0; k < 3; k++) {
+    best = Math.max(best, (a.low[k] as number) - (b.high[k] as number), (b.low[k] as number) - (a.high[k] as number));
+  }
+  if (best > 0.5) return best;
+  for (const axis of a.normals) best = Math.max(best, gapAlong(a, b, axis));
+  for (const axis of b.normals) best = Math.max(best, gapAlong(a, b, axis));
+  if (best > 0.5) return best;
+  for (const ea of a.edges) {
+    for (const eb of b.edges) {
+      const axis = cross(ea, eb);
+      const size = norm(axis);
+      if (size > 1e-6) best = Math.max(best, gapAlong(a, b, scale(axis, 1 / size)));
+    }
+  }
+  return best;
+};

@@ -1,0 +1,9 @@
+import type { Family } from '../family.ts';
+import { lowPen } from './low-pen/index.ts';
+import { raisedLeanTo } from './raised-lean-to/index.ts';
+
+/** Every family, in the order in which they are offered. */
+export const FAMILIES: readonly Family[] = [lowPen, raisedLeanTo];
+
+/** The family of a key, if there is one. */
+export const findFamily = (key: string): Family | undefined => FAMILIES.find((f) => f.key === key);

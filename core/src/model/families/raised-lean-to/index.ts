@@ -1,0 +1,15 @@
+import type { Family } from '../../family.ts';
+import { frameLeanTo } from './frame.ts';
+import { leanToParams } from './params.ts';
+import type { LeanToParams } from './params.ts';
+
+/** Small house on legs under one slope, with an optional run of the same slope. */
+export const raisedLeanTo: Family = {
+  key: 'raised-lean-to',
+  title: 'Raised lean-to house',
+  purpose:
+    'A house on legs under one slope: nests outside, people door, window, pop door, and a run beside it if wanted.',
+  schema: 2,
+  params: leanToParams,
+  frame: (params) => frameLeanTo(params as unknown as LeanToParams),
+};

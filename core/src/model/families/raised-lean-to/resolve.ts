@@ -1,0 +1,63 @@
+import { WALL } from '../../../frame/index.ts';
+import type { Sketch } from '../../../frame/index.ts';
+import type { LeanToParams } from './params.ts';
+
+/** Steepest and flattest slope that one rafter with birdsmouths carries here, rise over run. */
+const STEEPEST = 10 / 12;
+const FLATTEST = 1 / 12;
+const ROOST_CLEAR = 12;
+const BAR = 3.5;
+
+const half = (n: number): number => Math.floor(n * 2) / 2;
+
+/** Brings parameters that contradict each other together, noting each change as a stop. */
+export const resolveLeanTo = (sketch: Sketch, p: LeanToParams): LeanToParams => {
+  const span = p.depth - WALL;
+  let { lowWall, roostBars, roostHeight } = p;
+  const most = half(p.highWall - span * FLATTEST);
+  const least = Math.ceil((p.highWall - span * STEEPEST) * 2) / 2;
+  if (lowWall > most) {
+    lowWall = most;
+    sketch.note({
+      code: 'roof-too-flat',
+      severity: 'stop',
+      what: `With a low wall of ${p.lowWall}″ the roof falls less than 1 in 12.`,
+      why: 'Water stands on it and runs back under the laps; it was drawn lower.',
+      fix: { label: `Make the low wall ${most}″`, patch: { lowWall: most } },
+    });
+  }
+  if (lowWall < least) {
+    lowWall = least;
+    sketch.note({
+      code: 'roof-too-steep',
+      severity: 'stop',
+      what: `With a low wall of ${p.lowWall}″ the roof is steeper than 10 in 12.`,
+      why: 'The birdsmouths would cut the rafters through; it was drawn higher.',
+      fix: { label: `Make the low wall ${least}″`, patch: { lowWall: least } },
+    });
+  }
+  const inside = p.depth - 2 * WALL;
+  const fits = Math.max(0, Math.floor((inside - ROOST_CLEAR - 2) / (ROOST_CLEAR + BAR)));
+  if (roostBars > fits) {
+    roostBars = fits;
+    sketch.note({
+      code: 'roosts-do-not-fit',
+      severity: 'stop',
+      what: `${p.roostBars} roost bars need more depth than ${inside}″ inside.`,
+      why: 'Bars stand 12″ from the wall and from each other; those that fit were drawn.',
+      fix: { label: fits === 1 ? 'Make it 1 bar' : `Make it ${fits} bars`, patch: { roostBars: fits } },
+    });
+  }
+  const highest = half(lowWall - 10);
+  if (roostBars > 0 && roostHeight > highest) {
+    roostHeight = highest;
+    sketch.note({
+      code: 'roost-under-roof',
+      severity: 'stop',
+      what: `Roosts at ${p.roostHeight}″ leave no room for a bird under the low side.`,
+      why: 'A hen stands 14 to 16″ tall on the bar; they were drawn lower.',
+      fix: { label: `Set them at ${highest}″`, patch: { roostHeight: highest } },
+    });
+  }
+  return { ...p, lowWall, roostBars, roostHeight };
+};

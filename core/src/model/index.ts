@@ -1,0 +1,5 @@
+export * from './params.ts';
+export * from './family.ts';
+export * from './migrations.ts';
+export * from './spec.ts';
+export * from './families/index.ts';

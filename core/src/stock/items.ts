@@ -1,0 +1,314 @@
+/** What a piece is cut from. Sizes in inches, weights in pounds, prices in whole cents. */
+export type ItemKind = 'lumber' | 'sheet' | 'mesh' | 'roofing' | 'hardware';
+
+interface ItemBase {
+  readonly key: string;
+  readonly name: string;
+  readonly kind: ItemKind;
+}
+
+/** A length that can be bought, in inches, and its price in cents. */
+export interface StockLength {
+  readonly length: number;
+  readonly cost: number;
+}
+
+/** Solid lumber: dressed thickness × width, nominal size for board feet. */
+export interface Lumber extends ItemBase {
+  readonly kind: 'lumber';
+  readonly thickness: number;
+  readonly width: number;
+  readonly nominal: readonly [number, number];
+  /** Specific gravity, oven-dry weight over volume at 12 % moisture. */
+  readonly gravity: number;
+  readonly treated: boolean;
+  readonly lengths: readonly StockLength[];
+}
+
+/** Panels sold by the sheet. */
+export interface Sheet extends ItemBase {
+  readonly kind: 'sheet';
+  readonly thickness: number;
+  readonly width: number;
+  readonly length: number;
+  /** Pounds per square foot. */
+  readonly weight: number;
+  readonly cost: number;
+  /** True where grooves or grain must run along the sheet's length. */
+  readonly grain: boolean;
+}
+
+/** Mesh by the roll. */
+export interface Mesh extends ItemBase {
+  readonly kind: 'mesh';
+  readonly thickness: number;
+  /** Clear opening between wires, inches. */
+  readonly opening: number;
+  /** Pounds per square foot. */
+  readonly weight: number;
+  readonly rolls: readonly { readonly width: number; readonly length: number; readonly cost: number }[];
+  /** True where it holds against a determined predator. */
+  readonly strong: boolean;
+}
+
+/** Ribbed roofing sheets: cover width and rib height. */
+export interface Roofing extends ItemBase {
+  readonly kind: 'roofing';
+  readonly thickness: number;
+  readonly cover: number;
+  readonly weight: number;
+  readonly lengths: readonly StockLength[];
+  /** Least pitch in inches of rise per 12 of run. */
+  readonly leastPitch: number;
+}
+
+/** Counted things: fasteners by the piece, hinges, latches, wheels. */
+export interface Hardware extends ItemBase {
+  readonly kind: 'hardware';
+  /** Pounds each. */
+  readonly weight: number;
+  readonly cost: number;
+  /** How many are bought together; 1 when single. */
+  readonly pack: number;
+}
+
+export type StockItem = Lumber | Sheet | Mesh | Roofing | Hardware;
+
+const FT = 12;
+const lengths = (perFoot: number, feet: readonly number[]): StockLength[] =>
+  feet.map((f) => ({ length: f * FT, cost: Math.round(perFoot * f * (f > 12 ? 1.08 : 1)) }));
+
+const SPF = 0.42;
+const SOUTHERN_PINE = 0.55;
+const CEDAR = 0.32;
+
+const lumber = (
+  key: string,
+  thickness: number,
+  width: number,
+  nominal: readonly [number, number],
+  perFoot: number,
+  feet: readonly number[] = [8, 10, 12, 14, 16],
+  more: Partial<Lumber> = {},
+): Lumber => ({
+  key,
+  name: key.replace('x', '×').replace('-pt', ' treated'),
+  kind: 'lumber',
+  thickness,
+  width,
+  nominal,
+  gravity: SPF,
+  treated: false,
+  lengths: lengths(perFoot, feet),
+  ...more,
+});
+
+const treated = { gravity: SOUTHERN_PINE, treated: true } as const;
+
+/**
+ * Lumber by dressed size. Source: American Softwood Lumber Standard, NIST PS 20 (sizes; from memory).
+ * Specific gravities: FPL Wood Handbook (0.42 spruce-pine-fir, 0.55 southern pine, 0.32 western redcedar; from memory).
+ * Prices are invented defaults that each business replaces by its own list.
+ */
+export const LUMBER: readonly Lumber[] = [
+  lumber('1x2', 0.75, 1.5, [1, 2], 22, [8]),
+  lumber('1x3', 0.75, 2.5, [1, 3], 33, [8, 10, 12]),
+  lumber('1x4', 0.75, 3.5, [1, 4], 46, [8, 10, 12]),
+  lumber('1x6', 0.75, 5.5, [1, 6], 78, [8, 10, 12]),
+  lumber('1x8', 0.75, 7.25, [1, 8], 104, [8, 10, 12]),
+  lumber('5/4x6', 1, 5.5, [1.25, 6], 118, [8, 10, 12, 16]),
+  lumber('2x2', 1.5, 1.5, [2, 2], 34, [8]),
+  lumber('2x3', 1.5, 2.5, [2, 3], 42, [8]),
+  lumber('2x4', 1.5, 3.5, [2, 4], 52),
+  lumber('2x6', 1.5, 5.5, [2, 6], 84),
+  lumber('2x8', 1.5, 7.25, [2, 8], 116),
+  lumber('2x10', 1.5, 9.25, [2, 10], 158),
+  lumber('2x12', 1.5, 11.25, [2, 12], 205),
+  lumber('4x4', 3.5, 3.5, [4, 4], 140, [8, 10, 12]),
+  lumber('2x3-pt', 1.5, 2.5, [2, 3], 62, [8], treated),
+  lumber('2x4-pt', 1.5, 3.5, [2, 4], 74, [8, 10, 12, 16], treated),
+  lumber('2x6-pt', 1.5, 5.5, [2, 6], 112, [8, 10, 12, 16], treated),
+  lumber('2x8-pt', 1.5, 7.25, [2, 8], 150, [8, 10, 12, 16], treated),
+  lumber('4x4-pt', 3.5, 3.5, [4, 4], 165, [8, 10, 12], treated),
+  lumber('4x6-pt', 3.5, 5.5, [4, 6], 260, [8, 10, 12], treated),
+  lumber('6x6-pt', 5.5, 5.5, [6, 6], 410, [8, 10, 12], treated),
+  lumber('picket', 0.625, 5.5, [0.625, 5.5], 48, [6], { name: 'fence picket', gravity: CEDAR }),
+];
+
+/** Sheets, 4 × 8 ft. Weights are makers' usual figures (common practice, no source). */
+export const SHEETS: readonly Sheet[] = [
+  {
+    key: 'ply-1/4',
+    name: '¼ in grooved liner',
+    kind: 'sheet',
+    thickness: 0.25,
+    width: 48,
+    length: 96,
+    weight: 0.75,
+    cost: 2650,
+    grain: true,
+  },
+  {
+    key: 'ply-1/2',
+    name: '½ in ply',
+    kind: 'sheet',
+    thickness: 0.5,
+    width: 48,
+    length: 96,
+    weight: 1.45,
+    cost: 3450,
+    grain: false,
+  },
+  {
+    key: 'ply-3/4',
+    name: '¾ in ply',
+    kind: 'sheet',
+    thickness: 0.75,
+    width: 48,
+    length: 96,
+    weight: 2.2,
+    cost: 5200,
+    grain: false,
+  },
+  {
+    key: 'siding-5/8',
+    name: '⅝ in grooved panel',
+    kind: 'sheet',
+    thickness: 0.625,
+    width: 48,
+    length: 96,
+    weight: 1.8,
+    cost: 4900,
+    grain: true,
+  },
+];
+
+const rolls = (perSquareFoot: number) =>
+  [24, 36, 48].flatMap((width) =>
+    [25, 50, 100].map((length) => ({
+      width,
+      length: length * FT,
+      cost: Math.round(perSquareFoot * (width / FT) * length * (length === 100 ? 0.88 : length === 50 ? 0.94 : 1)),
+    })),
+  );
+
+/** Mesh rolls. Openings and weights are makers' usual figures (common practice, no source). */
+export const MESHES: readonly Mesh[] = [
+  {
+    key: 'hardware-cloth',
+    name: '½ in hardware cloth',
+    kind: 'mesh',
+    thickness: 1 / 32,
+    opening: 0.5,
+    weight: 0.28,
+    rolls: rolls(82),
+    strong: true,
+  },
+  {
+    key: 'welded-wire',
+    name: '½ × 1 in welded wire',
+    kind: 'mesh',
+    thickness: 1 / 32,
+    opening: 0.5,
+    weight: 0.24,
+    rolls: rolls(64),
+    strong: true,
+  },
+  {
+    key: 'poultry-netting',
+    name: '1 in poultry netting',
+    kind: 'mesh',
+    thickness: 1 / 32,
+    opening: 1,
+    weight: 0.07,
+    rolls: rolls(21),
+    strong: false,
+  },
+];
+
+/** Roof coverings. Cover width 36 in; weights are makers' usual figures (common practice, no source). */
+export const ROOFINGS: readonly Roofing[] = [
+  {
+    key: 'metal',
+    name: 'ribbed metal',
+    kind: 'roofing',
+    thickness: 0.75,
+    cover: 36,
+    weight: 0.9,
+    lengths: lengths(310, [8, 10, 12]),
+    leastPitch: 1,
+  },
+  {
+    key: 'shingle',
+    name: 'shingles on felt',
+    kind: 'roofing',
+    thickness: 0.25,
+    cover: 36,
+    weight: 2.4,
+    lengths: lengths(260, [8]),
+    leastPitch: 2,
+  },
+];
+
+const hardware = (key: string, name: string, weight: number, cost: number, pack = 1): Hardware => ({
+  key,
+  name,
+  kind: 'hardware',
+  weight,
+  cost,
+  pack,
+});
+
+/** Fasteners and fittings. Weights from handling (common practice, no source). */
+export const HARDWARE: readonly Hardware[] = [
+  hardware('nail-3', '3 in framing nail', 0.02, 6, 100),
+  hardware('screw-3', '3 in screw', 0.02, 12, 50),
+  hardware('screw-6', '6 in structural screw', 0.07, 95, 10),
+  hardware('screw-1-1/2', '1½ in screw', 0.008, 6, 100),
+  hardware('screw-1-1/4', '1¼ in screw', 0.006, 5, 100),
+  hardware('pocket-screw', '2½ in pocket screw', 0.012, 11, 50),
+  hardware('roof-screw', 'gasketed roofing screw', 0.012, 13, 50),
+  hardware('staple', '½ in heavy staple', 0.0015, 1, 1000),
+  hardware('washer', 'fender washer', 0.012, 9, 50),
+  hardware('rafter-tie', 'rafter tie', 0.12, 120),
+  hardware('hinge', 'strap hinge', 0.6, 620),
+  hardware('latch', 'barrel bolt with clip', 0.5, 780),
+  hardware('release', 'inside release', 0.4, 950),
+  hardware('wheel-6', '6 in wheel', 2, 1150),
+  hardware('wheel-8', '8 in wheel', 3.1, 1650),
+  hardware('wheel-10', '10 in wheel', 4.4, 2250),
+  hardware('axle-bolt', '½ in carriage bolt', 0.45, 310),
+  hardware('lag', '⅜ × 3 in lag screw', 0.11, 85),
+  hardware('rope', 'pull rope, 6 ft', 0.4, 540),
+  hardware('motor', 'motor pop door drive', 2.5, 14900),
+];
+
+export const STOCK: readonly StockItem[] = [...LUMBER, ...SHEETS, ...MESHES, ...ROOFINGS, ...HARDWARE];
+const byKey = new Map(STOCK.map((item) => [item.key, item]));
+
+/**
+ * The stock item of a key.
+ * @throws Error naming the key when there is none
+ */
+export const findItem = (key: string): StockItem => {
+  const item = byKey.get(key);
+  if (!item) throw new Error(`There is no stock item "${key}".`);
+  return item;
+};
+
+const ofKind = <K extends ItemKind>(key: string, kind: K): Extract<StockItem, { kind: K }> => {
+  const item = findItem(key);
+  if (item.kind !== kind) throw new Error(`Stock item "${key}" is ${item.kind}, not ${kind}.`);
+  return item as Extract<StockItem, { kind: K }>;
+};
+
+/** The lumber of a key; throws when the key is another kind of item. */
+export const findLumber = (key: string): Lumber => ofKind(key, 'lumber');
+/** The sheet of a key; throws when the key is another kind of item. */
+export const findSheet = (key: string): Sheet => ofKind(key, 'sheet');
+/** The mesh of a key; throws when the key is another kind of item. */
+export const findMesh = (key: string): Mesh => ofKind(key, 'mesh');
+/** The roofing of a key; throws when the key is another kind of item. */
+export const findRoofing = (key: string): Roofing => ofKind(key, 'roofing');
+/** The hardware of a key; throws when the key is another kind of item. */
+export const findHardware = (key: string): Hardware => ofKind(key, 'hardware');
