@@ -4,7 +4,7 @@ import hooks from 'eslint-plugin-react-hooks';
 
 // The core's folders in the order in which they may depend on each other: a folder may import only those before it.
 const CORE_ORDER = [
-  'measure', 'geometry', 'stock', 'flock', 'build', 'frame', 'model', 'structure', 'takeoff', 'cut', 'steps', 'price',
+  'measure', 'geometry', 'stock', 'flock', 'build', 'frame', 'model', 'structure', 'cut', 'takeoff', 'steps', 'price',
   'site', 'check', 'schedule', 'haul', 'draw', 'formats', 'order',
 ];
 const CORE_PACKAGES = ['earcut', 'papaparse'];

@@ -50,7 +50,11 @@ describe.each(FAMILIES.map((f) => [f.key, f] as const))('%s', (key, family) => {
   it('is true with its defaults', () => check({}));
 
   it('is true for any parameters: nothing overlaps, nothing floats, no face is open', () => {
-    fc.assert(fc.property(paramsOf(family.params), check), { numRuns: 120, seed: 7, endOnFailure: Boolean(process.env.QUICK) });
+    fc.assert(fc.property(paramsOf(family.params), check), {
+      numRuns: 120,
+      seed: 7,
+      endOnFailure: Boolean(process.env.QUICK),
+    });
   });
 
   it('gives the same build for the same spec, and a part id once', () => {

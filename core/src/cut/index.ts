@@ -1,0 +1,5 @@
+export * from './types.ts';
+export * from './readDemand.ts';
+export * from './planSticks.ts';
+export * from './planSheets.ts';
+export * from './planRolls.ts';

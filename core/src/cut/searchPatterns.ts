@@ -1,0 +1,230 @@
+import { solvePatternLp } from './solvePatternLp.ts';
+import type { Column, PatternProblem } from './solvePatternLp.ts';
+
+/** A whole-number answer: columns with how many sticks of each, what stays uncut, and the cost of the sticks. */
+export interface PatternAnswer {
+  readonly uses: readonly { readonly column: Column; readonly count: number }[];
+  readonly short: readonly number[];
+  readonly cost: number;
+  readonly bound: number;
+}
+
+const SEARCH_NODES = 30_000;
+
+interface Draft {
+  uses: { column: Column; count: number }[];
+  short: number[];
+  cost: number;
+}
+
+const pieces = (short: readonly number[]): number => short.reduce((a, b) => a + b, 0);
+const better = (a: Draft, b: Draft | undefined): boolean =>
+  b === undefined || pieces(a.short) < pieces(b.short) || (pieces(a.short) === pieces(b.short) && a.cost < b.cost);
+
+/** Trims a pattern to what is still wanted. */
+const trim = (pattern: readonly number[], rest: readonly number[]): number[] =>
+  pattern.map((c, i) => Math.min(c, rest[i] as number));
+
+/** Cheapest stock that still holds a pattern. */
+const cheapest = (p: PatternProblem, left: readonly (number | null)[], pattern: readonly number[]): number => {
+  const used = pattern.reduce((sum, c, i) => sum + c * (p.sizes[i] as number), 0);
+  let best = -1;
+  p.stocks.forEach((s, j) => {
+    if (left[j] !== null && (left[j] as number) <= 0) return;
+    if (s.capacity < used) return;
+    if (best < 0 || s.cost < (p.stocks[best]?.cost ?? Infinity)) best = j;
+  });
+  return best;
+};
+
+/** Diving: fix the fullest-used column of the relaxed problem, solve again for the rest, until nothing is left. */
+const dive = (p: PatternProblem, pool: Column[], penalty: number): Draft => {
+  const rest = [...p.demand];
+  const left = p.stocks.map((s) => s.quantity);
+  const draft: Draft = { uses: [], short: [], cost: 0 };
+  while (rest.some((r) => r > 0)) {
+    const lp = solvePatternLp(
+      { ...p, demand: rest, stocks: p.stocks.map((s, j) => ({ ...s, quantity: left[j] ?? null })) },
+      [...pool],
+      penalty,
+    );
+    const open = lp.columns.filter((c) => trim(c.column.pattern, rest).some((n) => n > 0));
+    if (open.length === 0) break;
+    const pick = open.reduce((a, b) =>
+      b.amount - Math.floor(b.amount) > a.amount - Math.floor(a.amount) && a.amount < 1
+        ? b
+        : b.amount >= 1 && b.amount > a.amount
+          ? b
+          : a,
+    );
+    const pattern = trim(pick.column.pattern, rest);
+    let times = Math.max(1, Math.floor(pick.amount + 1e-6));
+    pattern.forEach((c, i) => {
+      if (c > 0) times = Math.min(times, Math.max(1, Math.floor((rest[i] as number) / c)));
+    });
+    const stock = cheapest(p, left, pattern);
+    if (stock < 0) break;
+    const limit = left[stock] ?? null;
+    if (limit !== null) times = Math.min(times, limit);
+    pattern.forEach((c, i) => (rest[i] = (rest[i] as number) - c * times));
+    if (limit !== null) left[stock] = limit - times;
+    draft.uses.push({ column: { stock, pattern }, count: times });
+    draft.cost += times * (p.stocks[stock]?.cost ?? 0);
+  }
+  draft.short = rest;
+  return draft;
+};
+
+/** Longest first, each into the fullest open stick that holds it; a new stick of the kind that wastes least per piece. */
+const fillFirst = (p: PatternProblem, prefer: number): Draft => {
+  const open: { stock: number; room: number; pattern: number[] }[] = [];
+  const left = p.stocks.map((s) => s.quantity);
+  const short = p.sizes.map(() => 0);
+  const order = p.sizes.map((_, i) => i).sort((a, b) => (p.sizes[b] as number) - (p.sizes[a] as number));
+  for (const i of order) {
+    const size = p.sizes[i] as number;
+    for (let k = 0; k < (p.demand[i] as number); k++) {
+      const fit = open.filter((o) => o.room >= size).sort((a, b) => a.room - b.room)[0];
+      if (fit) {
+        fit.room -= size;
+        fit.pattern[i] = (fit.pattern[i] as number) + 1;
+        continue;
+      }
+      const can = p.stocks
+        .map((s, j) => ({ s, j }))
+        .filter(({ s, j }) => s.capacity >= size && (left[j] === null || (left[j] as number) > 0));
+      const pick = can.find(({ j }) => j === prefer) ?? can.sort((a, b) => a.s.cost - b.s.cost)[0];
+      if (!pick) {
+        short[i] = (short[i] as number) + 1;
+        continue;
+      }
+      if (left[pick.j] !== null) left[pick.j] = (left[pick.j] as number) - 1;
+      const pattern = p.sizes.map(() => 0);
+      pattern[i] = 1;
+      open.push({ stock: pick.j, room: pick.s.capacity - size, pattern });
+    }
+  }
+  // A stick that turned out emptier than its kind allows is changed for a cheaper one.
+  let cost = 0;
+  for (const o of open) {
+    const back = left[o.stock] ?? null;
+    if (back !== null) left[o.stock] = back + 1;
+    o.stock = cheapest(p, left, o.pattern);
+    const now = left[o.stock] ?? null;
+    if (now !== null) left[o.stock] = now - 1;
+    cost += p.stocks[o.stock]?.cost ?? 0;
+  }
+  return { uses: open.map((o) => ({ column: { stock: o.stock, pattern: o.pattern }, count: 1 })), short, cost };
+};
+
+/** Exact search from a good start: always cuts the longest piece still wanted, pruned by the relaxed problem's prices. */
+const improve = (
+  p: PatternProblem,
+  start: Draft,
+  prices: readonly number[],
+  stockPrices: readonly number[],
+  floor: number,
+): Draft => {
+  let best = start;
+  let nodes = 0;
+  const order = p.sizes.map((_, i) => i).sort((a, b) => (p.sizes[b] as number) - (p.sizes[a] as number));
+  const rest = [...p.demand];
+  const left = p.stocks.map((s) => s.quantity);
+  const uses: { column: Column; count: number }[] = [];
+  const stockRest = (): number =>
+    left.reduce<number>((sum, q, j) => sum + (q === null ? 0 : (stockPrices[j] as number) * q), 0);
+  const worth = (): number => rest.reduce((sum, r, i) => sum + r * (prices[i] as number), 0) + stockRest();
+  const visit = (cost: number): void => {
+    if (best.cost <= floor || ++nodes > SEARCH_NODES) return;
+    const lead = order.find((i) => (rest[i] as number) > 0);
+    if (lead === undefined) {
+      if (cost < best.cost) best = { uses: uses.map((u) => ({ ...u })), short: p.sizes.map(() => 0), cost };
+      return;
+    }
+    if (cost + worth() >= best.cost - 0.5) return;
+    const options: { stock: number; pattern: number[]; slack: number }[] = [];
+    p.stocks.forEach((s, stock) => {
+      if (left[stock] !== null && (left[stock] as number) <= 0) return;
+      if (s.capacity < (p.sizes[lead] as number)) return;
+      const pattern = p.sizes.map(() => 0);
+      pattern[lead] = 1;
+      let budget = 60;
+      const fill = (at: number, room: number): void => {
+        if (budget <= 0) return;
+        let full = true;
+        for (let k = at; k < order.length; k++) {
+          const i = order[k] as number;
+          if ((rest[i] as number) > (pattern[i] as number) && (p.sizes[i] as number) <= room) {
+            full = false;
+            pattern[i] = (pattern[i] as number) + 1;
+            fill(k, room - (p.sizes[i] as number));
+            pattern[i] = (pattern[i] as number) - 1;
+          }
+        }
+        if (full) {
+          budget--;
+          const value = pattern.reduce((sum, c, i) => sum + c * (prices[i] as number), 0);
+          options.push({ stock, pattern: [...pattern], slack: s.cost - (stockPrices[stock] as number) - value });
+        }
+      };
+      fill(order.indexOf(lead), s.capacity - (p.sizes[lead] as number));
+    });
+    options.sort((a, b) => a.slack - b.slack);
+    for (const o of options) {
+      const price = p.stocks[o.stock]?.cost ?? 0;
+      o.pattern.forEach((c, i) => (rest[i] = (rest[i] as number) - c));
+      if (left[o.stock] !== null) left[o.stock] = (left[o.stock] as number) - 1;
+      uses.push({ column: { stock: o.stock, pattern: o.pattern }, count: 1 });
+      visit(cost + price);
+      uses.pop();
+      if (left[o.stock] !== null) left[o.stock] = (left[o.stock] as number) + 1;
+      o.pattern.forEach((c, i) => (rest[i] = (rest[i] as number) + c));
+      if (nodes > SEARCH_NODES || best.cost <= floor) return;
+    }
+  };
+  visit(0);
+  return best;
+};
+
+/** The least sum of whole sticks that is no less than `least`: costs cannot fall between. */
+const roundUpToSum = (least: number, costs: readonly number[], top: number): number => {
+  if (least >= top - 1e-6) return top;
+  const reach = new Uint8Array(top + 1);
+  reach[0] = 1;
+  for (let c = 0; c <= top; c++) {
+    if (reach[c] !== 1) continue;
+    if (c >= least - 1e-6) return c;
+    for (const cost of costs) if (cost > 0 && c + cost <= top) reach[c + cost] = 1;
+  }
+  return top;
+};
+
+/** Solves one item's problem: relaxed bound, two quick plans, then a bounded exact search for the rest of the gap. */
+export const searchPatterns = (p: PatternProblem): PatternAnswer => {
+  const penalty = 20 * Math.max(1, ...p.stocks.map((s) => s.cost));
+  const pool: Column[] = [];
+  const lp = solvePatternLp(p, pool, penalty);
+  let best: Draft | undefined;
+  const offer = (d: Draft): void => {
+    if (better(d, best)) best = d;
+  };
+  p.stocks.forEach((_, j) => offer(fillFirst(p, j)));
+  const start = best as Draft | undefined;
+  const top = start?.cost ?? 0;
+  const exactBound = (cost: number): number =>
+    lp.short > 1e-6
+      ? 0
+      : roundUpToSum(
+          lp.bound,
+          p.stocks.map((s) => s.cost),
+          cost,
+        );
+  if (start === undefined || exactBound(top) < top || pieces(start.short) > 0) offer(dive(p, pool, penalty));
+  let answer = best as unknown as Draft;
+  let bound = exactBound(answer.cost);
+  if (pieces(answer.short) === 0 && answer.cost > bound) {
+    answer = improve(p, answer, lp.prices, lp.stockPrices, bound);
+    bound = Math.min(bound, answer.cost);
+  }
+  return { uses: answer.uses, short: answer.short, cost: answer.cost, bound };
+};

@@ -1,0 +1,3 @@
+export * from './spans.ts';
+export * from './wind.ts';
+export * from './moving.ts';
