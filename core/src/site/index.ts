@@ -1,0 +1,2 @@
+export * from './readSurvey.ts';
+export * from './planPads.ts';

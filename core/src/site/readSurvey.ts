@@ -1,0 +1,68 @@
+/** One level reading at a pad: how much of the rod stands above the line of sight's foot, inches down from the level. */
+export interface PadReading {
+  readonly id: string;
+  readonly name: string;
+  /** Place of the pad in inches from the unit's front left corner. */
+  readonly x: number;
+  readonly y: number;
+  /** Rod reading in inches: the larger, the lower the ground. */
+  readonly rod: number;
+}
+
+/** A survey of one site. `lift` is how far the highest pad shall stand above its ground, inches. */
+export interface Survey {
+  readonly pads: readonly PadReading[];
+  readonly lift: number;
+}
+
+/** Raised when a survey cannot be read; names the pad, the value and the rule. */
+export class SurveyError extends Error {
+  constructor(message: string) {
+    super(message);
+    this.name = 'SurveyError';
+  }
+}
+
+/** Readings taller than a rod are a slip of the pen. */
+const ROD = 300;
+
+const record = (v: unknown, where: string): Record<string, unknown> => {
+  if (typeof v !== 'object' || v === null || Array.isArray(v)) throw new SurveyError(`${where} must be an object.`);
+  return v as Record<string, unknown>;
+};
+const number = (v: unknown, where: string, least: number, most: number): number => {
+  if (typeof v !== 'number' || !Number.isFinite(v))
+    throw new SurveyError(`${where} is ${JSON.stringify(v) ?? 'missing'}; it must be a number of inches.`);
+  if (v < least || v > most) throw new SurveyError(`${where} is ${v} in; it must be from ${least} to ${most}.`);
+  return v;
+};
+
+/**
+ * Reads a survey from parsed JSON: `{"pads": [{"id", "x", "y", "rod"}], "lift"}`.
+ * @throws SurveyError naming the pad, the value and the rule
+ */
+export const readSurvey = (json: unknown): Survey => {
+  const s = record(json, 'A survey');
+  const extra = Object.keys(s).find((k) => !['pads', 'lift'].includes(k));
+  if (extra !== undefined)
+    throw new SurveyError(`The survey has "${extra}", which does not belong there; it has pads and lift.`);
+  if (!Array.isArray(s.pads) || s.pads.length < 3)
+    throw new SurveyError('pads must be a list of at least 3 pads, each with id, x, y and rod.');
+  const ids = new Set<string>();
+  const pads = s.pads.map((raw: unknown, i): PadReading => {
+    const where = `pads[${i}]`;
+    const p = record(raw, where);
+    if (typeof p.id !== 'string' || p.id === '')
+      throw new SurveyError(`${where}.id is ${JSON.stringify(p.id) ?? 'missing'}; it must be a name.`);
+    if (ids.has(p.id)) throw new SurveyError(`pads has "${p.id}" twice; every pad needs its own name.`);
+    ids.add(p.id);
+    return {
+      id: p.id,
+      name: typeof p.name === 'string' ? p.name : p.id,
+      x: number(p.x, `${where}.x`, -2000, 2000),
+      y: number(p.y, `${where}.y`, -2000, 2000),
+      rod: number(p.rod, `${where}.rod`, 0, ROD),
+    };
+  });
+  return { pads, lift: s.lift === undefined ? 0 : number(s.lift, 'lift', 0, 48) };
+};

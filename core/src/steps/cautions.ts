@@ -1,0 +1,30 @@
+import type { Part } from '../build/index.ts';
+import type { Verb } from './types.ts';
+
+/** A caution and when it applies. */
+export interface Caution {
+  readonly when: (verb: Verb, parts: readonly Part[]) => boolean;
+  readonly text: string;
+}
+
+/** The trade's usual cautions, shown with every step that they touch. */
+export const CAUTIONS: readonly Caution[] = [
+  { when: (v) => v === 'frame', text: 'Nailer: keep the other hand clear of where a nail can turn out.' },
+  { when: (v) => v === 'cut', text: 'Saw: guards on, eyes and ears; no freehand narrow rips.' },
+  {
+    when: (v, parts) => v === 'cut' && parts.some((p) => p.item.endsWith('-pt')),
+    text: 'Treated lumber: gloves and mask; never burn the offcuts.',
+  },
+  { when: (v, parts) => v === 'skin' && parts.some((p) => p.role === 'mesh'), text: 'Mesh: long sleeves and gloves.' },
+  { when: (v, parts) => v === 'roof' && parts.some((p) => p.item === 'metal'), text: 'Metal edges cut: gloves.' },
+  { when: (v) => v === 'roof', text: 'Ladder on firm ground, and mind the roof edge.' },
+  {
+    when: (v) => v === 'stand' || v === 'load' || v === 'set',
+    text: 'Lift as a team; never work alone under a raised unit.',
+  },
+  {
+    when: (v) => v === 'set',
+    text: 'Have buried services located before digging; look up for overhead lines. Local codes, permits and licensed trades decide.',
+  },
+  { when: (v) => v === 'inspect', text: 'A door that can shut a person in must open from inside.' },
+];

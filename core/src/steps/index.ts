@@ -1,0 +1,5 @@
+export * from './types.ts';
+export * from './planSteps.ts';
+export * from './cautions.ts';
+export * from './orderRules.ts';
+export * from './planOperations.ts';

@@ -1,0 +1,415 @@
+import { measureVolume } from '../geometry/index.ts';
+import { groupParts, partsOf } from '../build/index.ts';
+import type { Assembly, Build, Part } from '../build/index.ts';
+import { findItem } from '../stock/index.ts';
+import { fastenersOf } from '../takeoff/index.ts';
+import { CAUTIONS } from './cautions.ts';
+import { LABOUR_RATES } from './types.ts';
+import type { LabourRates, Step, Verb } from './types.ts';
+
+const SKIN_ROLES = new Set(['siding', 'mesh', 'roofing', 'deck']);
+const area = (parts: readonly Part[]): number => parts.reduce((sum, p) => sum + (p.length * p.width) / 144, 0);
+const isLumber = (p: Part): boolean => findItem(p.item).kind === 'lumber';
+
+const sumFasteners = (parts: readonly Part[]): Step['fasteners'] => {
+  const sums = new Map<string, number>();
+  for (const p of parts) for (const f of fastenersOf(p)) sums.set(f.item, (sums.get(f.item) ?? 0) + f.count);
+  return [...sums.entries()].map(([item, count]) => ({ item, count }));
+};
+
+const TOOLS: Readonly<Record<Verb, readonly string[]>> = {
+  sort: ['tape', 'pencil'],
+  cut: ['mitre saw', 'stop block', 'tape'],
+  'lay out': ['tape', 'square', 'pencil'],
+  frame: ['nailer or driver', 'clamps', 'square'],
+  check: ['tape'],
+  skin: ['stapler', 'driver', 'snips', 'stretcher bar'],
+  stand: ['level', 'clamps', 'driver'],
+  fit: ['driver', 'level', 'tape'],
+  roof: ['driver', 'snips', 'chalk line'],
+  hang: ['shims', 'driver', 'level'],
+  coat: ['brush', 'drop sheet'],
+  inspect: ['tape', 'level', '½ in bar'],
+  load: ['straps', 'trolley jack', 'planks'],
+  deliver: ['straps'],
+  set: ['level', 'blocks', 'shims', 'tape'],
+};
+
+/** Diagonal of a rectangle, the length to read corner to corner. */
+export const diagonal = (width: number, height: number): number => Math.hypot(width, height);
+
+/**
+ * The steps of a build in working order, each with what it needs before: sort, cut, then for every panel lay out, frame,
+ * square and skin while it lies flat; then base, walls, overhead fittings, roof, doors, coats, inspection and loading.
+ */
+export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES): Step[] => {
+  const steps: Step[] = [];
+  const ended = new Map<string, string>();
+  const add = (
+    step: Omit<Step, 'tools' | 'cautions' | 'fasteners'> & {
+      readonly fasteners?: Step['fasteners'];
+      readonly cautions?: readonly string[];
+    },
+  ): string => {
+    const parts = build.parts.filter((p) => step.parts.includes(p.id));
+    steps.push({
+      ...step,
+      tools: TOOLS[step.verb],
+      fasteners: step.fasteners ?? [],
+      cautions: [...(step.cautions ?? []), ...CAUTIONS.filter((c) => c.when(step.verb, parts)).map((c) => c.text)],
+      minutes: Math.max(1, Math.round(step.minutes)),
+    });
+    return step.id;
+  };
+  const ids = (parts: readonly Part[]): string[] => parts.map((p) => p.id);
+
+  const lumber = build.parts.filter(isLumber);
+  const sheets = build.parts.filter((p) => findItem(p.item).kind === 'sheet');
+  const sort = add({
+    id: 'sort',
+    verb: 'sort',
+    title: 'Sort the boards',
+    text: [
+      'Straight boards for plates, doors and lids; bowed ones for short pieces.',
+      'Put aside borer holes, splits and wane.',
+    ],
+    station: 'saw',
+    parts: [],
+    minutes: 5 + lumber.length * rates.sortPerStick * 0.4,
+    needs: [],
+    view: 'three',
+  });
+  const fixed = lumber.filter((p) => p.fit === 'cut to length');
+  const items = [...new Set(fixed.map((p) => p.item))];
+  const cutIds = items.map((item) => {
+    const mine = fixed.filter((p) => p.item === item);
+    const groups = groupParts(mine);
+    return add({
+      id: `cut-${item}`,
+      verb: 'cut',
+      title: `Cut the ${findItem(item).name}`,
+      text: [
+        `${mine.length} pieces of ${groups.length} lengths, by the stick bars: long pieces first.`,
+        'Stack equal pieces against the stop and cut them together; write the mark on each.',
+      ],
+      station: 'saw',
+      parts: ids(mine),
+      minutes: 3 + mine.length * rates.cutPerPiece,
+      needs: [sort],
+      view: 'three',
+    });
+  });
+  if (sheets.length > 0)
+    cutIds.push(
+      add({
+        id: 'cut-sheets',
+        verb: 'cut',
+        title: 'Cut the sheets',
+        text: [
+          `${sheets.length} pieces by the sheet layouts.`,
+          'Openings are cut out here on the bench, not after the wall stands.',
+        ],
+        station: 'saw',
+        parts: ids(sheets.filter((p) => p.fit === 'cut to length')),
+        minutes: 5 + sheets.length * rates.cutPerSheetPiece,
+        needs: [sort],
+        view: 'three',
+      }),
+    );
+
+  const panelSteps = (a: Assembly): string => {
+    const mine = partsOf(build.parts, a.id);
+    const frame = mine.filter((p) => !SKIN_ROLES.has(p.role));
+    const skin = mine.filter((p) => SKIN_ROLES.has(p.role));
+    const view = `panel:${a.id}`;
+    let last = cutIds;
+    const marks = a.tapes.reduce((n, t) => n + t.marks.length * t.parts.length, 0);
+    if (marks > 0)
+      last = [
+        add({
+          id: `${a.id}/layout`,
+          verb: 'lay out',
+          title: `Mark the ${a.name}`,
+          text: a.tapes.map(
+            (t) =>
+              `${t.title}: hook the tape once and mark all ${t.marks.length}; the piece lies to the side of the cross.`,
+          ),
+          station: 'bay',
+          assembly: a.id,
+          parts: a.tapes.flatMap((t) => t.parts),
+          minutes: 2 + marks * rates.layoutPerMark,
+          needs: last,
+          view,
+        }),
+      ];
+    const fitted = frame.filter((p) => p.fit === 'measure in place');
+    if (frame.length > 0)
+      last = [
+        add({
+          id: `${a.id}/frame`,
+          verb: 'frame',
+          title: `${a.flat ? 'Lay out and fix' : 'Build'} the ${a.name}${a.flat ? ' flat' : ''}`,
+          text: [
+            'Set each piece slightly proud; driving the screw draws it flush.',
+            ...(fitted.length > 0
+              ? [`Measure in place before cutting: ${[...new Set(fitted.map((p) => p.mark))].join(', ')}.`]
+              : []),
+          ],
+          station: 'bay',
+          assembly: a.id,
+          parts: ids(frame),
+          fasteners: sumFasteners(frame),
+          minutes: 4 + frame.length * rates.framePerPart,
+          needs: last,
+          view,
+        }),
+      ];
+    if (a.square)
+      last = [
+        add({
+          id: `${a.id}/square`,
+          verb: 'check',
+          title: `Square the ${a.name}`,
+          text: ['Read both diagonals, push the long corner until they agree, then brace.'],
+          station: 'bay',
+          assembly: a.id,
+          parts: [],
+          minutes: 3,
+          needs: last,
+          view,
+          gate: {
+            what: 'both diagonals',
+            expected: diagonal(a.square.width, a.square.height),
+            tolerance: Math.max(a.square.width, a.square.height) <= 96 ? 0.125 : 0.25,
+          },
+        }),
+      ];
+    if (skin.length > 0 && a.flat) {
+      const meshes = skin.filter((p) => p.role === 'mesh');
+      const boards = skin.filter((p) => p.role !== 'mesh');
+      last = [
+        add({
+          id: `${a.id}/skin`,
+          verb: 'skin',
+          title: `Skin the ${a.name} while it lies flat`,
+          text: [
+            ...(meshes.length > 0
+              ? ['Stretch the mesh with a bar through its weave; staple every 3 in, washers at the corners.']
+              : []),
+            ...(boards.length > 0
+              ? [
+                  'Nest blocking and the holes through to the nests are in before the sheet goes on.',
+                  'Trim the sheet flush at the openings with a bearing bit.',
+                ]
+              : []),
+          ],
+          station: 'bay',
+          assembly: a.id,
+          parts: ids(skin),
+          fasteners: sumFasteners(skin),
+          minutes: boards.length * rates.skinPerSheet + area(meshes) * rates.meshPerSquareFoot + 3,
+          needs: last,
+          view,
+        }),
+      ];
+    }
+    return last[0] ?? sort;
+  };
+
+  const inOrder = (kinds: readonly Assembly['kind'][]): Assembly[] =>
+    build.assemblies.filter((a) => kinds.includes(a.kind) && a.site !== true);
+  const stand = (a: Assembly, after: readonly string[], verb: Verb, minutes: number, text: readonly string[]): void => {
+    const done = ended.get(a.id);
+    ended.set(
+      a.id,
+      add({
+        id: `${a.id}/${verb}`,
+        verb,
+        title: `${verb === 'stand' ? 'Stand' : verb === 'hang' ? 'Hang' : verb === 'roof' ? 'Cover' : 'Fit'} the ${a.name}`,
+        text: [...(a.joins ? [`${a.joins.how[0]?.toUpperCase() ?? ''}${a.joins.how.slice(1)}.`] : []), ...text],
+        station: 'bay',
+        assembly: a.id,
+        parts: ids(partsOf(build.parts, a.id)),
+        minutes,
+        needs: [...(done ? [done] : []), ...after],
+        view: 'three',
+      }),
+    );
+  };
+  const endsOf = (list: readonly Assembly[]): string[] => list.flatMap((a) => ended.get(a.id) ?? []);
+
+  const base = inOrder(['base']);
+  for (const a of base) ended.set(a.id, panelSteps(a));
+  const standing = inOrder(['wall', 'frame']).filter((a) => a.flat);
+  for (const a of standing) ended.set(a.id, panelSteps(a));
+  const doors = inOrder(['door', 'lid']);
+  for (const a of doors) ended.set(a.id, panelSteps(a));
+  const flat = endsOf(standing);
+  let before: readonly string[] = [...endsOf(base)];
+  for (const a of standing) {
+    stand(a, before, 'stand', rates.standPerPanel, ['Clamps hold it up; plumb both ways before fixing.']);
+    before = [ended.get(a.id) as string];
+  }
+  const walls = endsOf(standing);
+  const loose = inOrder(['frame']).filter((a) => !a.flat);
+  for (const a of loose) {
+    const mine = partsOf(build.parts, a.id);
+    stand(a, walls, 'fit', mine.length * rates.fitPerPart, [
+      'Measure each bar in place before cutting: two gaps that look alike differ by ¼ in.',
+    ]);
+  }
+  // What hangs overhead goes in before the roof closes.
+  const fittings = inOrder(['fittings', 'nest']);
+  const overhead = fittings.filter((a) => a.id === 'roosts');
+  for (const a of overhead)
+    stand(a, [...walls, ...endsOf(loose)], 'fit', partsOf(build.parts, a.id).length * rates.fitPerPart, [
+      'In before the roof closes.',
+    ]);
+  const roofs = inOrder(['roof', 'cover']);
+  for (const a of roofs) {
+    const mine = partsOf(build.parts, a.id);
+    const framing = mine.filter((p) => !SKIN_ROLES.has(p.role));
+    const cover = mine.filter((p) => SKIN_ROLES.has(p.role));
+    let last: readonly string[] = [...walls, ...endsOf(loose), ...endsOf(overhead)];
+    if (framing.length > 0)
+      last = [
+        add({
+          id: `${a.id}/frame`,
+          verb: 'frame',
+          title: `Set the rafters of the ${a.name}`,
+          text: ['Rafters over studs, crown up; tie each to both plates.'],
+          station: 'bay',
+          assembly: a.id,
+          parts: ids(framing),
+          fasteners: sumFasteners(framing),
+          minutes: 5 + framing.length * rates.framePerPart,
+          needs: last,
+          view: 'three',
+        }),
+      ];
+    ended.set(
+      a.id,
+      add({
+        id: `${a.id}/cover`,
+        verb: 'roof',
+        title: `Cover the ${a.name}`,
+        text: [
+          'Mesh in before the metal that covers its edge.',
+          'Square to the eave, screws in the flats through gaskets.',
+        ],
+        station: 'bay',
+        assembly: a.id,
+        parts: ids(cover),
+        fasteners: sumFasteners(cover),
+        minutes: 4 + cover.length * rates.roofPerSheet,
+        needs: last,
+        view: 'three',
+      }),
+    );
+  }
+  const closed = endsOf(roofs);
+  for (const a of fittings.filter((f) => f.id !== 'roosts'))
+    stand(
+      a,
+      [...walls, ...(a.id === 'moving' ? endsOf(loose) : closed)],
+      'fit',
+      4 + partsOf(build.parts, a.id).length * rates.fitPerPart,
+      [],
+    );
+  for (const a of doors)
+    stand(a, [...walls, ...endsOf(loose), ...closed], 'hang', rates.hangDoor, [
+      'Check hinge side and swing with it fully open.',
+    ]);
+
+  const assembled = [...new Set([...flat, ...[...ended.values()]])];
+  const sided = build.parts.filter((p) => ['siding', 'trim', 'nest', 'door'].includes(p.role));
+  let coated = assembled;
+  if (sided.some((p) => p.role === 'siding')) {
+    const minutes = 10 + area(sided) * rates.coatPerSquareFoot;
+    const first = add({
+      id: 'coat-1',
+      verb: 'coat',
+      title: 'First coat',
+      text: ['Edges and end grain well; leave the sliding faces of the pop door bare.'],
+      station: 'paint',
+      parts: ids(sided),
+      minutes,
+      needs: assembled,
+      view: 'three',
+    });
+    const second = add({
+      id: 'coat-2',
+      verb: 'coat',
+      title: 'Second coat',
+      text: ['After a night of drying.'],
+      station: 'paint',
+      parts: ids(sided),
+      minutes,
+      needs: [first],
+      view: 'three',
+    });
+    coated = [second];
+  }
+  const inspect = add({
+    id: 'inspect',
+    verb: 'inspect',
+    title: 'Check it over',
+    text: [
+      'No gap lets a ½ in bar in below the roof; no screw points inside.',
+      'Every door swings with an even gap; every latch is reached and opens from inside where a person fits.',
+      ...(build.facts.movable ? ['Lift one end and roll it its own length.'] : []),
+    ],
+    station: 'bay',
+    parts: [],
+    minutes: 15,
+    needs: coated,
+    view: 'three',
+    gate: { what: 'no gap over', expected: 0.5, tolerance: 0 },
+  });
+  const load = add({
+    id: 'load',
+    verb: 'load',
+    title: 'Load and tie',
+    text: [
+      'Heavy and low between the axles; straps over solid framing, not over skin.',
+      'Pack list: shims, spare 6 in screws, blocks, level, tarps, site parts.',
+    ],
+    station: 'yard',
+    parts: [],
+    minutes: rates.load,
+    needs: [inspect],
+    view: 'three',
+  });
+  const deliver = add({
+    id: 'deliver',
+    verb: 'deliver',
+    title: 'Drive to the site',
+    text: ['Call ahead on leaving.'],
+    station: 'road',
+    parts: [],
+    minutes: 60,
+    needs: [load],
+    view: 'three',
+  });
+  const siteParts = build.assemblies.filter((a) => a.site === true).flatMap((a) => partsOf(build.parts, a.id));
+  add({
+    id: 'set',
+    verb: 'set',
+    title: 'Set it on its ground',
+    text: [
+      'Pads to the heights of the survey, level both ways, then the unit.',
+      ...(siteParts.length > 0 ? [`Cut here: ${[...new Set(siteParts.map((p) => p.name))].join(', ')}.`] : []),
+      'Show keys, latches and the inside release.',
+    ],
+    station: 'site',
+    parts: ids(siteParts),
+    minutes: 45 + siteParts.length * rates.fitPerPart,
+    needs: [deliver],
+    view: 'three',
+  });
+  return steps;
+};
+
+/** Pieces of a build that carry weight in a step's picture: how much of them is in view. */
+export const stepVolume = (build: Build, step: Step): number =>
+  build.parts.filter((p) => step.parts.includes(p.id)).reduce((sum, p) => sum + measureVolume(p.shape), 0);

@@ -1,0 +1,80 @@
+/** Where a step is done. */
+export type Station = 'saw' | 'bay' | 'paint' | 'yard' | 'road' | 'site';
+
+/** What a step does. */
+export type Verb =
+  | 'sort'
+  | 'cut'
+  | 'lay out'
+  | 'frame'
+  | 'check'
+  | 'skin'
+  | 'stand'
+  | 'fit'
+  | 'roof'
+  | 'hang'
+  | 'coat'
+  | 'inspect'
+  | 'load'
+  | 'deliver'
+  | 'set';
+
+/** Something to measure before going on. */
+export interface Gate {
+  readonly what: string;
+  /** Expected value in inches, where it is a length. */
+  readonly expected?: number;
+  readonly tolerance?: number;
+}
+
+/** One step at a station: what to do, with which parts, what to watch for, and what must be done before. */
+export interface Step {
+  readonly id: string;
+  readonly verb: Verb;
+  readonly title: string;
+  readonly text: readonly string[];
+  readonly station: Station;
+  readonly assembly?: string;
+  readonly parts: readonly string[];
+  readonly tools: readonly string[];
+  readonly fasteners: readonly { readonly item: string; readonly count: number }[];
+  readonly cautions: readonly string[];
+  readonly gate?: Gate;
+  readonly minutes: number;
+  readonly needs: readonly string[];
+  /** From where the picture looks: a drawing view. */
+  readonly view: string;
+}
+
+/** Minutes of labour by kind of work. Defaults common practice, no source; rates learn from logged times later. */
+export interface LabourRates {
+  readonly sortPerStick: number;
+  readonly cutPerPiece: number;
+  readonly cutPerSheetPiece: number;
+  readonly layoutPerMark: number;
+  readonly framePerPart: number;
+  readonly skinPerSheet: number;
+  readonly meshPerSquareFoot: number;
+  readonly standPerPanel: number;
+  readonly fitPerPart: number;
+  readonly roofPerSheet: number;
+  readonly hangDoor: number;
+  readonly coatPerSquareFoot: number;
+  readonly load: number;
+}
+
+export const LABOUR_RATES: LabourRates = {
+  sortPerStick: 0.5,
+  cutPerPiece: 0.9,
+  cutPerSheetPiece: 4,
+  layoutPerMark: 0.4,
+  framePerPart: 2.2,
+  skinPerSheet: 9,
+  meshPerSquareFoot: 0.45,
+  standPerPanel: 12,
+  fitPerPart: 3,
+  roofPerSheet: 8,
+  hangDoor: 25,
+  coatPerSquareFoot: 0.35,
+  load: 30,
+};

@@ -1,0 +1,2 @@
+export * from './takeOff.ts';
+export * from './fastening.ts';

@@ -1,0 +1,149 @@
+import { measureBounds } from '../build/index.ts';
+import type { Build, Part } from '../build/index.ts';
+import { planRolls, planSheets, planSticks } from '../cut/index.ts';
+import type { MeshPlan, SheetPlan, StickDemand, StickPiece, StickPlan, StickStock } from '../cut/index.ts';
+import { findItem, findLumber, LUMBER, MESHES, measureBoardFeet, ROOFINGS, SHEETS } from '../stock/index.ts';
+import { fastenersOf } from './fastening.ts';
+
+/** One line of what to buy. */
+export interface TakeoffLine {
+  readonly item: string;
+  readonly name: string;
+  readonly kind: 'lumber' | 'sheet' | 'mesh' | 'roofing' | 'hardware';
+  /** What is bought, in words: `8 ft`, `4 × 8 ft`, `36 in × 50 ft`, `each`. */
+  readonly size: string;
+  readonly quantity: number;
+  /** Cents each and in all. */
+  readonly each: number;
+  readonly cost: number;
+}
+
+/** What to buy for a build, and the plans it follows from. */
+export interface Takeoff {
+  readonly lines: readonly TakeoffLine[];
+  readonly cost: number;
+  readonly boardFeet: number;
+  readonly sticks: StickPlan;
+  readonly sheets: SheetPlan;
+  readonly mesh: MeshPlan;
+  /** Share of the bought lumber length and sheet area that no part uses. */
+  readonly waste: number;
+}
+
+export const KERF = 0.125;
+
+/** Length that a stick must give a part: its long point, ripped or not. */
+const lumberParts = (parts: readonly Part[]): Part[] => parts.filter((p) => findItem(p.item).kind === 'lumber');
+
+/** Stock of every lumber length, without limit, at catalogue prices. */
+export const catalogueSticks = (): StickStock[] =>
+  LUMBER.flatMap((l) => l.lengths.map((s) => ({ item: l.key, length: s.length, cost: s.cost, quantity: null })));
+
+/** The stick demand of some parts, equal parts together. */
+export const stickDemandOf = (
+  parts: readonly Part[],
+  stock: readonly StickStock[] = catalogueSticks(),
+): StickDemand => {
+  const pieces = new Map<string, StickPiece>();
+  for (const p of lumberParts(parts)) {
+    const before = pieces.get(p.mark);
+    pieces.set(p.mark, { id: p.mark, item: p.item, length: p.length, quantity: (before?.quantity ?? 0) + 1 });
+  }
+  const items = new Set([...pieces.values()].map((p) => p.item));
+  return { kerf: KERF, endTrim: 0, stock: stock.filter((s) => items.has(s.item)), pieces: [...pieces.values()] };
+};
+
+const sheetPlanOf = (parts: readonly Part[]): SheetPlan => {
+  const mine = parts.filter((p) => findItem(p.item).kind === 'sheet');
+  const groups = new Map<string, { part: Part; quantity: number }>();
+  for (const p of mine) groups.set(p.mark, { part: p, quantity: (groups.get(p.mark)?.quantity ?? 0) + 1 });
+  return planSheets(
+    SHEETS.map((s) => ({ item: s.key, length: s.length, width: s.width })),
+    [...groups.entries()].map(([id, { part, quantity }]) => {
+      const item = SHEETS.find((s) => s.key === part.item);
+      return { id, item: part.item, length: part.length, width: part.width, quantity, grain: item?.grain ?? false };
+    }),
+    KERF,
+  );
+};
+
+const meshPlanOf = (parts: readonly Part[]): MeshPlan =>
+  planRolls(
+    parts.filter((p) => p.role === 'mesh').map((p) => ({ id: p.id, item: p.item, width: p.length, height: p.width })),
+    MESHES.flatMap((m) => m.rolls.map((r) => ({ item: m.key, ...r }))),
+  );
+
+const feet = (inches: number): string => `${Math.round(inches / 12)} ft`;
+
+const count = <T>(list: readonly T[], key: (t: T) => string): Map<string, { first: T; n: number }> => {
+  const out = new Map<string, { first: T; n: number }>();
+  for (const t of list) {
+    const before = out.get(key(t));
+    out.set(key(t), { first: before?.first ?? t, n: (before?.n ?? 0) + 1 });
+  }
+  return out;
+};
+
+/** Everything to buy for a build: sticks by length, sheets, rolls, roofing, fasteners and fittings. */
+export const takeOff = (build: Build): Takeoff => {
+  const { parts } = build;
+  const sticks = planSticks(stickDemandOf(parts));
+  const sheets = sheetPlanOf(parts);
+  const mesh = meshPlanOf(parts);
+  const lines: TakeoffLine[] = [];
+  const add = (item: string, size: string, quantity: number, each: number): void => {
+    const found = findItem(item);
+    if (quantity > 0)
+      lines.push({ item, name: found.name, kind: found.kind, size, quantity, each, cost: quantity * each });
+  };
+  for (const { first, n } of count(sticks.sticks, (s) => `${s.item}|${s.length}`).values())
+    add(first.item, feet(first.length), n, first.cost);
+  for (const { first, n } of count(sheets.sheets, (s) => s.item).values())
+    add(first.item, '4 × 8 ft', n, SHEETS.find((s) => s.key === first.item)?.cost ?? 0);
+  for (const r of mesh.rolls) add(r.item, `${r.width} in × ${feet(r.length)}`, r.count, r.cost);
+  const roofing = parts.filter((p) => p.role === 'roofing');
+  const roofPlan = planSticks({
+    kerf: 0,
+    endTrim: 0,
+    stock: ROOFINGS.flatMap((r) =>
+      r.lengths.map((l) => ({ item: r.key, length: l.length, cost: l.cost, quantity: null })),
+    ),
+    pieces: roofing.map((p) => ({ id: p.id, item: p.item, length: p.length, quantity: 1 })),
+  });
+  for (const { first, n } of count(roofPlan.sticks, (s) => `${s.item}|${s.length}`).values())
+    add(first.item, `36 in × ${feet(first.length)}`, n, first.cost);
+  const hardware = new Map<string, number>();
+  const use = (item: string, n: number): void => void hardware.set(item, (hardware.get(item) ?? 0) + n);
+  for (const p of parts) {
+    if (p.role === 'wheel') use(p.item, 1);
+    for (const f of fastenersOf(p)) use(f.item, f.count);
+  }
+  for (const h of build.hardware) use(h.item, h.count);
+  for (const [item, n] of [...hardware.entries()].sort()) {
+    const found = findItem(item);
+    if (found.kind === 'hardware') add(item, 'each', n, found.cost);
+  }
+  const boughtLength = sticks.sticks.reduce((sum, s) => sum + s.length, 0);
+  const usedLength = sticks.sticks.reduce((sum, s) => sum + s.cuts.reduce((t, c) => t + c.length, 0), 0);
+  const boughtArea = sheets.sheets.reduce((sum, s) => sum + s.length * s.width, 0);
+  const usedArea = sheets.sheets.reduce((sum, s) => sum + s.places.reduce((t, p) => t + p.length * p.width, 0), 0);
+  // Lumber and sheets are weighed against each other by what was paid for them.
+  const stickCost = sticks.cost;
+  const sheetCost = lines.filter((l) => l.kind === 'sheet').reduce((sum, l) => sum + l.cost, 0);
+  const lost =
+    (boughtLength > 0 ? (1 - usedLength / boughtLength) * stickCost : 0) +
+    (boughtArea > 0 ? (1 - usedArea / boughtArea) * sheetCost : 0);
+  return {
+    lines,
+    cost: lines.reduce((sum, l) => sum + l.cost, 0),
+    boardFeet: lumberParts(parts).reduce((sum, p) => sum + measureBoardFeet(findLumber(p.item), p.length), 0),
+    sticks,
+    sheets,
+    mesh,
+    waste: stickCost + sheetCost > 0 ? lost / (stickCost + sheetCost) : 0,
+  };
+};
+
+/** Outside size of a build in inches, for trailers and gates. */
+export const outsideSize = (build: Build): readonly [number, number, number] =>
+  measureBounds(build.parts).size as readonly [number, number, number];
