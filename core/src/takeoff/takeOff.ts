@@ -53,7 +53,8 @@ export const stickDemandOf = (
   return { kerf: KERF, endTrim: 0, stock: stock.filter((s) => items.has(s.item)), pieces: [...pieces.values()] };
 };
 
-const sheetPlanOf = (parts: readonly Part[]): SheetPlan => {
+/** Sheet layouts for the sheet parts among some parts. */
+export const sheetPlanOf = (parts: readonly Part[]): SheetPlan => {
   const mine = parts.filter((p) => findItem(p.item).kind === 'sheet');
   const groups = new Map<string, { part: Part; quantity: number }>();
   for (const p of mine) groups.set(p.mark, { part: p, quantity: (groups.get(p.mark)?.quantity ?? 0) + 1 });

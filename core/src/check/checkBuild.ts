@@ -1,0 +1,47 @@
+import type { Build } from '../build/index.ts';
+import type { Flock } from '../flock/index.ts';
+import { readParams, findFamily, SpecError } from '../model/index.ts';
+import type { Spec } from '../model/index.ts';
+import { CHECKS } from './rules/index.ts';
+import { CHECK_RULES } from './types.ts';
+import type { CheckRules, Finding } from './types.ts';
+
+const RANK = { stop: 0, warn: 1, tip: 2 } as const;
+
+/** The flock that a spec is judged for when nobody has said. */
+export const defaultFlock = (spec: Spec): Flock =>
+  spec.family === 'low-pen' && spec.params.birds === 'meat'
+    ? { kind: 'meat', now: 25, later: 25, breed: 'standard', ranging: false, mover: 'two adults', moves: 'daily' }
+    : spec.family === 'low-pen'
+      ? { kind: 'layers', now: 6, later: 8, breed: 'standard', ranging: false, mover: 'two adults', moves: 'daily' }
+      : { kind: 'layers', now: 6, later: 8, breed: 'standard', ranging: true, mover: 'two adults', moves: 'never' };
+
+/** A fix that would leave the family's ranges is not offered. */
+const usable = (spec: Spec, finding: Finding): Finding => {
+  if (!finding.fix) return finding;
+  const family = findFamily(spec.family);
+  if (!family) return finding;
+  try {
+    readParams(family, { ...spec.params, ...finding.fix.patch });
+    return finding;
+  } catch (error) {
+    if (!(error instanceof SpecError)) throw error;
+    const { fix: _fix, ...rest } = finding;
+    return rest;
+  }
+};
+
+/** All findings of a build: what the framing could not do, then every judgement rule; stops first. */
+export const checkBuild = (
+  build: Build,
+  spec: Spec,
+  flock: Flock = defaultFlock(spec),
+  rules: CheckRules = CHECK_RULES,
+  site?: { readonly slope: number },
+): Finding[] => {
+  const context = { build, spec, params: spec.params, flock, rules, ...(site ? { site } : {}) };
+  const notes: Finding[] = build.notes.map((n) => ({ ...n, where: [] }));
+  return [...notes, ...CHECKS.flatMap((check) => check(context))]
+    .map((f) => usable(spec, f))
+    .sort((a, b) => RANK[a.severity] - RANK[b.severity]);
+};

@@ -1,0 +1,3 @@
+export * from './types.ts';
+export * from './checkBuild.ts';
+export { CHECKS } from './rules/index.ts';

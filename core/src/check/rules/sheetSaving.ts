@@ -1,0 +1,31 @@
+import { printLength } from '../../measure/index.ts';
+import type { Build } from '../../build/index.ts';
+import { buildSpec } from '../../model/index.ts';
+import { sheetPlanOf } from '../../takeoff/index.ts';
+import type { Check, Finding } from '../types.ts';
+
+/** A little less length that saves a sheet. */
+export const sheetSaving: Check = ({ build, spec, params, rules }) => {
+  return build.facts.sheetCourses.flatMap((course): Finding[] => {
+    const over = course.size % 48;
+    if (over < 1e-6 || over > rules.sheetNear || course.size < 48) return [];
+    const size = course.size - over;
+    const patch = { [course.param]: size };
+    const count = (b: Build): number => sheetPlanOf(b.parts.filter((p) => p.item === course.item)).sheets.length;
+    const saved = count(build) - count(buildSpec({ ...spec, params: { ...params, ...patch } }));
+    if (saved < 1) return [];
+    return [
+      {
+        code: `sheet-saving-${course.param}`,
+        severity: 'tip',
+        what: `${printLength(course.size)} costs ${saved === 1 ? 'a sheet' : `${saved} sheets`} of siding more than ${printLength(size)}.`,
+        why: `Sheets are 48″ wide: ${printLength(over)} over starts another one in the ${course.direction}.`,
+        where: build.parts
+          .filter((p) => p.role === 'siding')
+          .slice(0, 1)
+          .map((p) => p.id),
+        fix: { label: `Make it ${printLength(size).replace('"', '″')}`, patch },
+      },
+    ];
+  });
+};

@@ -1,0 +1,21 @@
+import { measureTipSpeed } from '../../structure/index.ts';
+import { mend } from '../mend.ts';
+import type { Check } from '../types.ts';
+
+/** Wind that tips the unit empty. */
+export const tipping: Check = ({ build, params, rules }) => {
+  const speed = measureTipSpeed(build);
+  if (speed >= rules.wind) return [];
+  return [
+    {
+      code: 'tipping',
+      severity: speed < rules.wind * 0.7 ? 'stop' : 'warn',
+      what: `Wind of ${Math.floor(speed)} mph tips it empty.`,
+      why: `The county sees ${rules.wind} mph. Stake it down at two corners, or anchor the legs to its pads.`,
+      where: build.parts.slice(0, 1).map((p) => p.id),
+      ...('legHeight' in params && Number(params.legHeight) >= 20
+        ? mend('Shorten the legs 6″', { legHeight: Number(params.legHeight) - 6 })
+        : {}),
+    },
+  ];
+};

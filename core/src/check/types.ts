@@ -1,0 +1,78 @@
+import type { Build, ParamValue } from '../build/index.ts';
+import { FLOCK_RULES } from '../flock/index.ts';
+import type { Flock, FlockRules } from '../flock/index.ts';
+import type { Params, Spec } from '../model/index.ts';
+import { MOVING_RULES } from '../structure/index.ts';
+import type { MovingRules } from '../structure/index.ts';
+
+export type Severity = 'stop' | 'warn' | 'tip';
+
+/** Something judged wrong or improvable, with the mend that one click makes. */
+export interface Finding {
+  readonly code: string;
+  readonly severity: Severity;
+  readonly what: string;
+  readonly why: string;
+  /** Part or opening ids that it points at. */
+  readonly where: readonly string[];
+  readonly fix?: { readonly label: string; readonly patch: Readonly<Record<string, ParamValue>> };
+}
+
+/** Values that the judgement goes by; every one may be set by the business. Common practice, no source. */
+export interface CheckRules {
+  readonly flock: FlockRules;
+  readonly moving: MovingRules;
+  readonly roostOverNest: number;
+  readonly rampWarn: number;
+  readonly ventShare: number;
+  readonly personFits: number;
+  readonly barrow: number;
+  readonly litterLow: number;
+  readonly litterHigh: number;
+  readonly reachIn: number;
+  readonly nestEave: number;
+  readonly snow: number;
+  readonly wind: number;
+  readonly legBrace: number;
+  readonly wheelLeast: number;
+  readonly roofedShare: number;
+  readonly lidMost: number;
+  readonly sheetNear: number;
+  readonly loadWidth: number;
+  readonly loadHeight: number;
+}
+
+export const CHECK_RULES: CheckRules = {
+  flock: FLOCK_RULES,
+  moving: MOVING_RULES,
+  roostOverNest: 6,
+  rampWarn: 40,
+  ventShare: 0.1,
+  personFits: 30,
+  barrow: 30,
+  litterLow: 8,
+  litterHigh: 10,
+  reachIn: 36,
+  nestEave: 10,
+  snow: 30,
+  wind: 60,
+  legBrace: 30,
+  wheelLeast: 8,
+  roofedShare: 1 / 3,
+  lidMost: 25,
+  sheetNear: 6,
+  loadWidth: 102,
+  loadHeight: 126,
+};
+
+/** What a rule looks at. `site` is known once the ground is surveyed. */
+export interface CheckContext {
+  readonly build: Build;
+  readonly spec: Spec;
+  readonly params: Params;
+  readonly flock: Flock;
+  readonly rules: CheckRules;
+  readonly site?: { readonly slope: number };
+}
+
+export type Check = (context: CheckContext) => readonly Finding[];
