@@ -2,9 +2,7 @@ import fc from 'fast-check';
 import type { ParamValue } from '../build/index.ts';
 import type { Flock } from '../flock/index.ts';
 import { FAMILIES, buildSpec, parseSpec } from '../model/index.ts';
-import { CHECKS } from './rules/index.ts';
-import { checkBuild, defaultFlock } from './checkBuild.ts';
-import { CHECK_RULES } from './types.ts';
+import { CHECK_RULES, CHECKS, checkBuild, defaultFlock } from './index.ts';
 
 const findings = (family: string, params: Record<string, ParamValue>, flock?: Partial<Flock>, slope?: number) => {
   const spec = parseSpec({ family, params });
@@ -26,7 +24,7 @@ const CASES: readonly [
   flock?: Partial<Flock>,
   slope?: number,
 ][] = [
-  ['run-space', 'raised-lean-to', { run: true, runLength: 60 }],
+  ['run-space', 'raised-lean-to', { run: true, runLength: 100 }, { now: 4, later: 4 }],
   ['roost-length', 'raised-lean-to', { roostBars: 1, length: 72 }, { later: 8 }],
   ['nest-count', 'raised-lean-to', { nestCount: 1 }, { later: 8 }],
   ['house-space', 'raised-lean-to', { length: 60 }, { later: 10 }],
@@ -53,18 +51,19 @@ const CASES: readonly [
   ['wheel-size', 'low-pen', { wheels: 'wheel-6' }],
   ['shelter', 'low-pen', { roofLength: 24 }],
   ['lid-weight', 'low-pen', { lidLength: 60, roofLength: 36, width: 96 }],
-  ['sheet-saving-depth', 'raised-lean-to', { depth: 49.5 }],
+  ['sheet-saving-length', 'raised-lean-to', { length: 98 }],
   ['pop-in-run', 'raised-lean-to', { run: true, popWall: 'front', length: 96 }],
   ['tipping', 'raised-lean-to', { length: 60, depth: 30, highWall: 84, lowWall: 78, legHeight: 30 }],
 ];
 
+// Jest takes a missing argument for a callback, so the rest of a case travels as one.
+const ROWS = CASES.map(([code, ...rest]) => [code, rest] as const);
+
 describe('checks', () => {
   it('are thirty and more, each in its place', () => expect(CHECKS.length).toBeGreaterThanOrEqual(30));
-  it.each(CASES)('%s speaks up', (code, family, params, flock, slope) =>
-    expect(codes(family, params, flock, slope)).toContain(code),
-  );
+  it.each(ROWS)('%s speaks up', (code, rest) => expect(codes(...rest)).toContain(code));
   it.each(
-    CASES.filter(
+    ROWS.filter(
       ([code]) =>
         ![
           'lift-weight',
@@ -77,14 +76,15 @@ describe('checks', () => {
           'house-space',
         ].includes(code),
     ),
-  )('%s is silenced by its fix', (code, family, params, flock, slope) => {
+  )('%s is silenced by its fix', (code, rest) => {
+    const [family, params, flock, slope] = rest;
     const finding = findings(family, params, flock, slope).find((f) => f.code === code);
     expect(finding?.fix).toBeDefined();
     expect(codes(family, { ...params, ...finding?.fix?.patch }, flock, slope)).not.toContain(code);
   });
-  it('finds the handbook case: 49 1/2 costs a sheet that 48 saves', () => {
-    expect(findings('raised-lean-to', { depth: 49.5 }).find((f) => f.code === 'sheet-saving-depth')?.what).toBe(
-      '49 1/2" costs a sheet of siding more than 48".',
+  it('says which two inches cost a sheet', () => {
+    expect(findings('raised-lean-to', { length: 98 }).find((f) => f.code === 'sheet-saving-length')?.what).toBe(
+      '98" costs a sheet of siding more than 96".',
     );
   });
   it('puts stops first and offers no fix outside a range, for any parameters', () => {

@@ -55,7 +55,7 @@ export const CHECK_RULES: CheckRules = {
   reachIn: 36,
   nestEave: 10,
   snow: 30,
-  wind: 60,
+  wind: 45,
   legBrace: 30,
   wheelLeast: 8,
   roofedShare: 1 / 3,

@@ -3,3 +3,4 @@ export * from './readDemand.ts';
 export * from './planSticks.ts';
 export * from './planSheets.ts';
 export * from './planRolls.ts';
+export type { Effort } from './searchPatterns.ts';

@@ -9,7 +9,9 @@ export interface PatternAnswer {
   readonly bound: number;
 }
 
-const SEARCH_NODES = 30_000;
+/** How long a plan may be searched for: while a drawing changes, or once for the bench. */
+export type Effort = 'quick' | 'full';
+const SEARCH_NODES = 4_000;
 
 interface Draft {
   uses: { column: Column; count: number }[];
@@ -20,10 +22,6 @@ interface Draft {
 const pieces = (short: readonly number[]): number => short.reduce((a, b) => a + b, 0);
 const better = (a: Draft, b: Draft | undefined): boolean =>
   b === undefined || pieces(a.short) < pieces(b.short) || (pieces(a.short) === pieces(b.short) && a.cost < b.cost);
-
-/** Trims a pattern to what is still wanted. */
-const trim = (pattern: readonly number[], rest: readonly number[]): number[] =>
-  pattern.map((c, i) => Math.min(c, rest[i] as number));
 
 /** Cheapest stock that still holds a pattern. */
 const cheapest = (p: PatternProblem, left: readonly (number | null)[], pattern: readonly number[]): number => {
@@ -37,39 +35,56 @@ const cheapest = (p: PatternProblem, left: readonly (number | null)[], pattern: 
   return best;
 };
 
-/** Diving: fix the fullest-used column of the relaxed problem, solve again for the rest, until nothing is left. */
-const dive = (p: PatternProblem, pool: Column[], penalty: number): Draft => {
+/** Columns of the relaxed problem that are used at least this much are taken in one go while diving. */
+const SURE = 0.6;
+
+/** Diving: take the most used columns of the relaxed problem, solve again for what is left, until nothing is. */
+const dive = (p: PatternProblem, pool: readonly Column[], penalty: number): Draft => {
   const rest = [...p.demand];
   const left = p.stocks.map((s) => s.quantity);
   const draft: Draft = { uses: [], short: [], cost: 0 };
   while (rest.some((r) => r > 0)) {
+    // Sizes that are done drop out, so that each solve is smaller than the one before.
+    const open = rest.map((r, i) => (r > 0 ? i : -1)).filter((i) => i >= 0);
+    const narrow = (pattern: readonly number[]): number[] =>
+      open.map((i) => Math.min(pattern[i] as number, rest[i] as number));
+    const columns = pool
+      .map((c) => ({ stock: c.stock, pattern: narrow(c.pattern) }))
+      .filter((c) => c.pattern.some((n) => n > 0));
     const lp = solvePatternLp(
-      { ...p, demand: rest, stocks: p.stocks.map((s, j) => ({ ...s, quantity: left[j] ?? null })) },
-      [...pool],
+      {
+        sizes: open.map((i) => p.sizes[i] as number),
+        demand: open.map((i) => rest[i] as number),
+        stocks: p.stocks.map((s, j) => ({ ...s, quantity: left[j] ?? null })),
+      },
+      columns,
       penalty,
+      false,
     );
-    const open = lp.columns.filter((c) => trim(c.column.pattern, rest).some((n) => n > 0));
-    if (open.length === 0) break;
-    const pick = open.reduce((a, b) =>
-      b.amount - Math.floor(b.amount) > a.amount - Math.floor(a.amount) && a.amount < 1
-        ? b
-        : b.amount >= 1 && b.amount > a.amount
-          ? b
-          : a,
-    );
-    const pattern = trim(pick.column.pattern, rest);
-    let times = Math.max(1, Math.floor(pick.amount + 1e-6));
-    pattern.forEach((c, i) => {
-      if (c > 0) times = Math.min(times, Math.max(1, Math.floor((rest[i] as number) / c)));
-    });
-    const stock = cheapest(p, left, pattern);
-    if (stock < 0) break;
-    const limit = left[stock] ?? null;
-    if (limit !== null) times = Math.min(times, limit);
-    pattern.forEach((c, i) => (rest[i] = (rest[i] as number) - c * times));
-    if (limit !== null) left[stock] = limit - times;
-    draft.uses.push({ column: { stock, pattern }, count: times });
-    draft.cost += times * (p.stocks[stock]?.cost ?? 0);
+    let took = false;
+    for (const { column, amount } of [...lp.columns].sort((a, b) => b.amount - a.amount)) {
+      if (took && amount < SURE) break;
+      const wide = p.sizes.map(() => 0);
+      open.forEach((i, k) => (wide[i] = Math.min(column.pattern[k] as number, rest[i] as number)));
+      const lost = open.some((i, k) => (wide[i] as number) < (column.pattern[k] as number));
+      if ((took && lost) || wide.every((n) => n === 0)) continue;
+      const stock = cheapest(p, left, wide);
+      if (stock < 0) continue;
+      let times = Math.max(1, Math.floor(amount + 1e-6));
+      wide.forEach((c, i) => {
+        if (c > 0) times = Math.min(times, Math.max(1, Math.floor((rest[i] as number) / c)));
+      });
+      const limit = left[stock] ?? null;
+      if (limit !== null) {
+        times = Math.min(times, limit);
+        left[stock] = limit - times;
+      }
+      wide.forEach((c, i) => (rest[i] = (rest[i] as number) - c * times));
+      draft.uses.push({ column: { stock, pattern: wide }, count: times });
+      draft.cost += times * (p.stocks[stock]?.cost ?? 0);
+      took = true;
+    }
+    if (!took) break;
   }
   draft.short = rest;
   return draft;
@@ -199,32 +214,36 @@ const roundUpToSum = (least: number, costs: readonly number[], top: number): num
   return top;
 };
 
-/** Solves one item's problem: relaxed bound, two quick plans, then a bounded exact search for the rest of the gap. */
-export const searchPatterns = (p: PatternProblem): PatternAnswer => {
-  const penalty = 20 * Math.max(1, ...p.stocks.map((s) => s.cost));
+/** Least cost by length alone: every inch at the price of the cheapest stock. */
+const lengthBound = (p: PatternProblem): number => {
+  const perTick = Math.min(...p.stocks.map((s) => s.cost / s.capacity));
+  return p.sizes.reduce((sum, s, i) => sum + s * (p.demand[i] as number), 0) * perTick;
+};
+
+/**
+ * Solves one item's problem. Quick: the best of a few first-fit plans, bounded by length. Full: the relaxed problem's bound,
+ * a diving plan, then a bounded exact search for the rest of the gap.
+ */
+export const searchPatterns = (p: PatternProblem, effort: Effort = 'full'): PatternAnswer => {
+  let best = fillFirst(p, 0);
+  p.stocks.forEach((_, j) => {
+    const draft = fillFirst(p, j);
+    if (better(draft, best)) best = draft;
+  });
+  const costs = p.stocks.map((s) => s.cost);
+  const rough = roundUpToSum(lengthBound(p), costs, best.cost);
+  if (effort === 'quick' || (pieces(best.short) === 0 && rough >= best.cost))
+    return { ...best, bound: pieces(best.short) > 0 ? 0 : Math.min(rough, best.cost) };
+  const penalty = 20 * Math.max(1, ...costs);
   const pool: Column[] = [];
   const lp = solvePatternLp(p, pool, penalty);
-  let best: Draft | undefined;
-  const offer = (d: Draft): void => {
-    if (better(d, best)) best = d;
-  };
-  p.stocks.forEach((_, j) => offer(fillFirst(p, j)));
-  const start = best as Draft | undefined;
-  const top = start?.cost ?? 0;
-  const exactBound = (cost: number): number =>
-    lp.short > 1e-6
-      ? 0
-      : roundUpToSum(
-          lp.bound,
-          p.stocks.map((s) => s.cost),
-          cost,
-        );
-  if (start === undefined || exactBound(top) < top || pieces(start.short) > 0) offer(dive(p, pool, penalty));
-  let answer = best as unknown as Draft;
-  let bound = exactBound(answer.cost);
-  if (pieces(answer.short) === 0 && answer.cost > bound) {
-    answer = improve(p, answer, lp.prices, lp.stockPrices, bound);
-    bound = Math.min(bound, answer.cost);
+  const boundFor = (cost: number): number =>
+    lp.short > 1e-6 ? 0 : Math.min(cost, roundUpToSum(lp.bound, costs, cost));
+  if (pieces(best.short) > 0 || boundFor(best.cost) < best.cost) {
+    const draft = dive(p, pool, penalty);
+    if (better(draft, best)) best = draft;
   }
-  return { uses: answer.uses, short: answer.short, cost: answer.cost, bound };
+  if (pieces(best.short) === 0 && boundFor(best.cost) < best.cost)
+    best = improve(p, best, lp.prices, lp.stockPrices, boundFor(best.cost));
+  return { ...best, bound: boundFor(best.cost) };
 };

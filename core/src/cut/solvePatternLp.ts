@@ -1,5 +1,5 @@
-import { findBestPattern } from './findBestPattern.ts';
-import type { Pattern } from './findBestPattern.ts';
+import { findBestPatterns } from './findBestPatterns.ts';
+import type { Pattern } from './findBestPatterns.ts';
 
 /** One item's problem in whole ticks: sizes already carry a kerf each, capacities one kerf more. */
 export interface PatternProblem {
@@ -31,8 +31,9 @@ const EPS = 1e-7;
  * pattern the best-paying one at the current prices. Rows are the sizes, then the limited stocks.
  * @param pool columns known from earlier solves; new ones are appended
  * @param penalty cost of leaving one piece uncut
+ * @param generate false to choose among the pool alone; the bound then says nothing
  */
-export const solvePatternLp = (p: PatternProblem, pool: Column[], penalty: number): PatternLp => {
+export const solvePatternLp = (p: PatternProblem, pool: Column[], penalty: number, generate = true): PatternLp => {
   const n = p.sizes.length;
   const limited = p.stocks.map((s, j) => (s.quantity === null ? -1 : j)).filter((j) => j >= 0);
   const m = n + limited.length;
@@ -133,23 +134,27 @@ export const solvePatternLp = (p: PatternProblem, pool: Column[], penalty: numbe
       const values = p.sizes.map((_, i) => Math.max(0, y[i] as number));
       let base = 0;
       for (let i = 0; i < n; i++) base += (values[i] as number) * (p.demand[i] as number);
-      let worst = 0;
       let scaleOf = 1;
-      p.stocks.forEach((s, j) => {
+      const found = generate
+        ? findBestPatterns({ sizes: p.sizes, values, most: p.demand, capacities: p.stocks.map((s) => s.capacity) })
+        : [];
+      let worst = -1e-6;
+      found.forEach(({ pattern, value }, j) => {
+        const cost = p.stocks[j]?.cost ?? 0;
         const own = rowOfStock.has(j) ? Math.min(0, y[rowOfStock.get(j) as number] as number) : 0;
-        const found = findBestPattern({ sizes: p.sizes, values, most: p.demand, capacity: s.capacity });
-        const rc = s.cost - own - found.value;
         // Prices shrunk until no pattern of this stock pays are feasible: that gives a bound at every round.
-        if (found.ceiling > s.cost - own && found.ceiling > 0)
-          scaleOf = Math.min(scaleOf, (s.cost - own) / found.ceiling);
-        if (rc < worst - 1e-6) {
+        if (value > cost - own && value > 0) scaleOf = Math.min(scaleOf, (cost - own) / value);
+        const rc = cost - own - value;
+        if (rc >= -1e-6) return;
+        const column = { stock: j, pattern };
+        pool.push(column);
+        entries.push({ column, vector: vectorOf(column), cost });
+        if (rc < worst) {
           worst = rc;
-          const column = { stock: j, pattern: found.pattern };
-          pool.push(column);
-          entries.push({ column, vector: vectorOf(column), cost: s.cost });
           enter = entries.length - 1;
         }
       });
+      if (!generate) break;
       let dual = base * scaleOf;
       for (const [j, row] of rowOfStock) dual += Math.min(0, y[row] as number) * (p.stocks[j]?.quantity ?? 0) * scaleOf;
       lagrange = Math.max(lagrange, dual);

@@ -1,7 +1,7 @@
 import { measureBounds } from '../build/index.ts';
 import type { Build, Part } from '../build/index.ts';
 import { planRolls, planSheets, planSticks } from '../cut/index.ts';
-import type { MeshPlan, SheetPlan, StickDemand, StickPiece, StickPlan, StickStock } from '../cut/index.ts';
+import type { Effort, MeshPlan, SheetPlan, StickDemand, StickPiece, StickPlan, StickStock } from '../cut/index.ts';
 import { findItem, findLumber, LUMBER, MESHES, measureBoardFeet, ROOFINGS, SHEETS } from '../stock/index.ts';
 import { fastenersOf } from './fastening.ts';
 
@@ -86,9 +86,9 @@ const count = <T>(list: readonly T[], key: (t: T) => string): Map<string, { firs
 };
 
 /** Everything to buy for a build: sticks by length, sheets, rolls, roofing, fasteners and fittings. */
-export const takeOff = (build: Build): Takeoff => {
+export const takeOff = (build: Build, effort: Effort = 'full'): Takeoff => {
   const { parts } = build;
-  const sticks = planSticks(stickDemandOf(parts));
+  const sticks = planSticks(stickDemandOf(parts), effort);
   const sheets = sheetPlanOf(parts);
   const mesh = meshPlanOf(parts);
   const lines: TakeoffLine[] = [];

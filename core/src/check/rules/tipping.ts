@@ -9,9 +9,9 @@ export const tipping: Check = ({ build, params, rules }) => {
   return [
     {
       code: 'tipping',
-      severity: speed < rules.wind * 0.7 ? 'stop' : 'warn',
+      severity: 'warn',
       what: `Wind of ${Math.floor(speed)} mph tips it empty.`,
-      why: `The county sees ${rules.wind} mph. Stake it down at two corners, or anchor the legs to its pads.`,
+      why: `A storm brings ${rules.wind} mph and more. Stake it down at two corners, or anchor the legs to its pads.`,
       where: build.parts.slice(0, 1).map((p) => p.id),
       ...('legHeight' in params && Number(params.legHeight) >= 20
         ? mend('Shorten the legs 6″', { legHeight: Number(params.legHeight) - 6 })

@@ -7,6 +7,8 @@ const STEEPEST = 10 / 12;
 const FLATTEST = 1 / 12;
 const ROOST_CLEAR = 12;
 const BAR = 3.5;
+/** How far the cleats stand out in front of the first bar. */
+const CLEAT = 1;
 
 const half = (n: number): number => Math.floor(n * 2) / 2;
 
@@ -37,7 +39,7 @@ export const resolveLeanTo = (sketch: Sketch, p: LeanToParams): LeanToParams => 
     });
   }
   const inside = p.depth - 2 * WALL;
-  const fits = Math.max(0, Math.floor((inside - ROOST_CLEAR - 2) / (ROOST_CLEAR + BAR)));
+  const fits = Math.max(0, Math.floor((inside - CLEAT) / (ROOST_CLEAR + BAR)));
   if (roostBars > fits) {
     roostBars = fits;
     sketch.note({

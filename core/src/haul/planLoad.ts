@@ -1,0 +1,90 @@
+import { measureBounds, measureMass } from '../build/index.ts';
+import type { Build } from '../build/index.ts';
+
+/** A trailer: bed in inches, what it may carry in pounds. */
+export interface Trailer {
+  readonly id: string;
+  readonly name: string;
+  readonly bedLength: number;
+  readonly bedWidth: number;
+  readonly bedHeight: number;
+  readonly carries: number;
+  readonly weight: number;
+  readonly tilt: boolean;
+}
+
+/** Legal size of a load on the road; state limits differ, so a business sets its own. Common practice, no source. */
+export const ROAD_LIMITS = { width: 102, height: 162 } as const;
+
+/** How a unit sits on a trailer. */
+export interface Load {
+  readonly weight: number;
+  readonly size: readonly [number, number, number];
+  readonly whole: boolean;
+  readonly overWidth: number;
+  readonly overHeight: number;
+  readonly tongue: readonly [number, number];
+  /** Inches ahead of the axle that the load's centre should stand for that tongue weight. */
+  readonly ahead: number;
+  readonly problems: readonly string[];
+  readonly instructions: readonly string[];
+}
+
+const round = (n: number): number => Math.round(n);
+
+/**
+ * Weighs and measures a load against a trailer and the road. Tongue weight 10 to 15 % of trailer and load (common practice
+ * of makers, from memory).
+ */
+export const planLoad = (
+  build: Build,
+  trailer: Trailer,
+  quantity = 1,
+  limits: { readonly width: number; readonly height: number } = ROAD_LIMITS,
+): Load => {
+  const weight = measureMass(build).weight * quantity;
+  const { size } = measureBounds(build.parts);
+  const long = Math.max(size[0], size[1]);
+  const wide = Math.min(size[0], size[1]);
+  const stacked = build.facts.movable ? Math.floor((limits.height - trailer.bedHeight) / size[2]) : 1;
+  const overWidth = Math.max(0, wide - limits.width);
+  const overHeight = Math.max(0, trailer.bedHeight + size[2] - limits.height);
+  const fits = wide <= trailer.bedWidth && long <= trailer.bedLength;
+  const whole = fits && overWidth === 0 && overHeight === 0;
+  const problems: string[] = [];
+  if (weight > trailer.carries)
+    problems.push(`${round(weight)} lb is more than the ${trailer.name} carries (${trailer.carries} lb).`);
+  if (!fits)
+    problems.push(
+      `${round(long)} × ${round(wide)}″ does not stand whole on a bed of ${trailer.bedLength} × ${trailer.bedWidth}″: take it as panels.`,
+    );
+  if (overHeight > 0)
+    problems.push(`It stands ${round(overHeight)}″ over the road limit of ${limits.height}″: take the roof as a set.`);
+  if (quantity > stacked * Math.max(1, Math.floor(trailer.bedLength / long)))
+    problems.push(
+      `${quantity} units do not go in one trip: ${stacked} high, ${Math.max(1, Math.floor(trailer.bedLength / long))} along the bed.`,
+    );
+  const total = weight + trailer.weight;
+  const tongue = [round(total * 0.1), round(total * 0.15)] as const;
+  // Moments about the axle, the coupling taken at 1.25 bed lengths ahead of it.
+  const ahead = (0.125 * total * trailer.bedLength * 0.75) / Math.max(1, weight);
+  return {
+    weight,
+    size: [long, wide, size[2]],
+    whole,
+    overWidth,
+    overHeight,
+    tongue,
+    ahead: Math.min(ahead, trailer.bedLength / 4),
+    problems,
+    instructions: [
+      whole
+        ? trailer.tilt
+          ? 'Tilt the bed, winch it up on planks, chock, level the bed.'
+          : 'Two on each side, roll it up the ramps on planks.'
+        : 'Flat panels first, posts and roof set on top, fittings boxed.',
+      `Centre of the load ${round(Math.min(ahead, trailer.bedLength / 4))}″ ahead of the axle: ${tongue[0]} to ${tongue[1]} lb on the tongue.`,
+      'Four straps over solid framing; check them after the first ten miles.',
+    ],
+  };
+};

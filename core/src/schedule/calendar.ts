@@ -1,0 +1,54 @@
+import type { Calendar, Day } from './types.ts';
+
+const DAY_MS = 86_400_000;
+const toMs = (day: Day): number => Date.parse(`${day}T00:00:00Z`);
+
+/** A day a number of days later. */
+export const addDays = (day: Day, n: number): Day => new Date(toMs(day) + n * DAY_MS).toISOString().slice(0, 10);
+
+/** Weekday 0 (Sunday) to 6. */
+export const weekday = (day: Day): number => new Date(toMs(day)).getUTCDay();
+
+/** Days from `a` to `b`. */
+export const daysBetween = (a: Day, b: Day): number => Math.round((toMs(b) - toMs(a)) / DAY_MS);
+
+/** Working days from a first day on: Monday to Friday less those closed. */
+export const makeCalendar = (first: Day, count: number, minutes = 480, closed: readonly Day[] = []): Calendar => {
+  const days: Day[] = [];
+  for (let d = first; days.length < count; d = addDays(d, 1)) {
+    if (weekday(d) !== 0 && weekday(d) !== 6 && !closed.includes(d)) days.push(d);
+  }
+  return { days, minutes };
+};
+
+/** The day on which a working minute falls; `end` takes the day that a block ending there still belongs to. */
+export const dayOf = (calendar: Calendar, minute: number, end = false): Day => {
+  const index = Math.max(0, Math.floor((end ? minute - 1 : minute) / calendar.minutes));
+  return calendar.days[Math.min(index, calendar.days.length - 1)] as Day;
+};
+
+/** Working minute at which a day starts, or the first working day after it; undefined beyond the calendar. */
+export const startOf = (calendar: Calendar, day: Day): number | undefined => {
+  const index = calendar.days.findIndex((d) => d >= day);
+  return index < 0 ? undefined : index * calendar.minutes;
+};
+
+/** Hours of a working day start at eight in the morning. */
+const MORNING = 8 * 60;
+
+/** Working minute by which something that ends at `minute` has dried `dry` clock minutes, nights counted. */
+export const afterDrying = (calendar: Calendar, minute: number, dry: number): number => {
+  if (dry === 0) return minute;
+  const clock = (m: number, end: boolean): number => {
+    const index = Math.floor((end && m % calendar.minutes === 0 && m > 0 ? m - 1 : m) / calendar.minutes);
+    const day = calendar.days[Math.min(index, calendar.days.length - 1)] as Day;
+    return daysBetween(calendar.days[0] as Day, day) * 1440 + MORNING + (m - index * calendar.minutes);
+  };
+  const ready = clock(minute, true) + dry;
+  for (let i = Math.floor(minute / calendar.minutes); i < calendar.days.length; i++) {
+    const opens = clock(i * calendar.minutes, false);
+    if (ready <= opens) return i * calendar.minutes;
+    if (ready < opens + calendar.minutes) return i * calendar.minutes + (ready - opens);
+  }
+  return calendar.days.length * calendar.minutes;
+};

@@ -1,0 +1,3 @@
+export * from './types.ts';
+export * from './calendar.ts';
+export * from './planSchedule.ts';
