@@ -8,8 +8,26 @@ const packages = process.argv.slice(2).filter((a) => !a.startsWith('-'));
 
 for (const name of packages.length > 0 ? packages : ['core', 'cli', 'demo', 'server']) {
   rmSync(`${root}/${name}/dist`, { recursive: true, force: true });
-  execFileSync(process.execPath, [`${root}/node_modules/@swc/cli/bin/swc.js`, 'src', '-d', 'dist', '--strip-leading-paths', '--config-file', '../.swcrc', '-q', '--ignore', '**/*.test.ts'], { cwd: `${root}/${name}`, stdio: ['ignore', process.stderr, process.stderr] });
+  execFileSync(
+    process.execPath,
+    [
+      `${root}/node_modules/@swc/cli/bin/swc.js`,
+      'src',
+      '-d',
+      'dist',
+      '--strip-leading-paths',
+      '--config-file',
+      '../.swcrc',
+      '-q',
+      '--ignore',
+      '**/*.test.ts',
+    ],
+    { cwd: `${root}/${name}`, stdio: ['ignore', process.stderr, process.stderr] },
+  );
 }
 if (packages.length === 0 || packages.includes('web')) {
-  execFileSync(process.execPath, ['node_modules/vite/bin/vite.js', 'build', 'web', '--logLevel', 'warn'], { cwd: root, stdio: ['ignore', process.stderr, process.stderr] });
+  execFileSync(process.execPath, ['node_modules/vite/bin/vite.js', 'build', 'web', '--logLevel', 'warn'], {
+    cwd: root,
+    stdio: ['ignore', process.stderr, process.stderr],
+  });
 }

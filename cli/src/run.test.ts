@@ -1,0 +1,108 @@
+import { run } from './run.ts';
+
+const call = (args: string[], input: unknown = undefined) =>
+  run(args, {
+    readFile: (path) => {
+      throw new Error(`no file ${path}`);
+    },
+    readInput: () => (typeof input === 'string' ? input : JSON.stringify(input ?? '')),
+  });
+const read = (args: string[], input?: unknown) => {
+  const result = call(args, input);
+  expect(result.error).toBe('');
+  return JSON.parse(result.out);
+};
+const pen = { family: 'low-pen', schema: 1, params: { width: 48 } };
+
+describe('rubbet', () => {
+  it('lists families and gives a spec that builds', () => {
+    expect(read(['families']).map((f: { family: string }) => f.family)).toEqual(['low-pen', 'raised-lean-to']);
+    for (const family of ['low-pen', 'raised-lean-to'])
+      expect(read(['build'], read(['defaults', family])).weight).toBeGreaterThan(50);
+  });
+  it('builds with marks, cuts, quantities, bounds and centre', () => {
+    const out = read(['build', '-'], pen);
+    const rail = out.parts.find((p: { name: string }) => p.name === 'front side bottom rail');
+    expect(rail).toMatchObject({
+      item: '2x3-pt',
+      length: 96,
+      quantity: 2,
+      fit: 'cut to length',
+      cuts: [
+        { end: 'start', kind: 'square', angle: 0 },
+        { end: 'end', kind: 'square', angle: 0 },
+      ],
+    });
+    expect(out.centre[1]).toBeCloseTo(24, 0);
+    expect(out.bounds.size[0]).toBeGreaterThanOrEqual(96);
+  });
+  it('checks, takes off, steps, weighs', () => {
+    expect(Array.isArray(read(['check'], pen).findings)).toBe(true);
+    expect(read(['takeoff'], pen).cost).toBeGreaterThan(1000);
+    expect(read(['steps'], pen).steps.length).toBeGreaterThan(10);
+    expect(read(['mass'], pen)).toMatchObject({
+      weight: expect.any(Number),
+      lift: expect.any(Number),
+      tipsAt: expect.any(Number),
+    });
+  });
+  it('cuts by the stated format', () => {
+    const demand = {
+      kerf: 0.125,
+      endTrim: 0,
+      stock: [{ item: '2x4', length: 96, cost: 420, quantity: null }],
+      pieces: [{ id: 'a', item: '2x4', length: 45.5, quantity: 4 }],
+    };
+    expect(read(['cut'], demand)).toEqual({
+      sticks: [0, 1].map(() => ({
+        item: '2x4',
+        length: 96,
+        cost: 420,
+        cuts: [
+          { id: 'a', length: 45.5 },
+          { id: 'a', length: 45.5 },
+        ],
+        left: 4.75,
+      })),
+      cost: 840,
+      bound: 840,
+      proved: true,
+      unplaced: [],
+    });
+  });
+  it('levels a site and draws', () => {
+    const survey = {
+      pads: [
+        { id: 'a', x: 0, y: 0, rod: 50 },
+        { id: 'b', x: 72, y: 0, rod: 58 },
+        { id: 'c', x: 0, y: 48, rod: 50 },
+      ],
+    };
+    expect(read(['site'], survey).pads[1].height).toBe(8);
+    expect(call(['draw', '-', '--view', 'plan', '--svg'], pen).out).toMatch(/^<svg/);
+    expect(call(['cutlist', '--csv'], pen).out).toMatch(/^mark,name,role,item/);
+  });
+  it.each([
+    [['fly'], '', /no verb "fly"/],
+    [[], '', /rubbet VERB/],
+    [['build'], '{', /standard input is not JSON/],
+    [['build'], '', /empty|not a/],
+    [['build', 'gone.json'], '', /gone.json cannot be read/],
+    [['build'], { family: 'yurt' }, /"yurt" is not a family/],
+    [
+      ['build'],
+      { family: 'low-pen', params: { height: 99 } },
+      /height \(Height\): 99 is out of range; it takes 18" to 42"/,
+    ],
+    [['defaults', 'yurt'], '', /no family "yurt"/],
+    [['draw', '--svg', '--view', 'top'], pen, /no view "top"/],
+    [['draw', '--pdf'], pen, /no option --pdf/],
+    [['cut'], { stock: [], pieces: [{ id: 'a', item: '2x4', length: 'x' }] }, /pieces\[0\].length is "x"/],
+    [['site'], { pads: [] }, /at least 3 pads/],
+  ])('%j ends with one sentence and code 2', (args, input, message) => {
+    const result = call(args, input);
+    expect(result.code).toBe(2);
+    expect(result.out).toBe('');
+    expect(result.error).toMatch(message);
+  });
+});

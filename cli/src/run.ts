@@ -1,0 +1,202 @@
+import { checkBuild } from '@rubbet/core/check';
+import { DemandError, planSticks, readDemand } from '@rubbet/core/cut';
+import { drawBuild, ViewError } from '@rubbet/core/draw';
+import { specSchema, writeBuild, writeCutList, writeSvg } from '@rubbet/core/formats';
+import { clean } from '@rubbet/core/measure';
+import { measureMass } from '@rubbet/core/build';
+import { buildSpec, defaultsOf, FAMILIES, findFamily, parseSpec, SpecError } from '@rubbet/core/model';
+import { planPads, readSurvey, SurveyError } from '@rubbet/core/site';
+import { measureLabour, planOperations, planSteps } from '@rubbet/core/steps';
+import { measureMoving, measureTipSpeed } from '@rubbet/core/structure';
+import { takeOff } from '@rubbet/core/takeoff';
+
+/** Where the command line reads from. */
+export interface Inputs {
+  readonly readFile: (path: string) => string;
+  readonly readInput: () => string;
+}
+
+/** What a command gives back: text for standard output, text for standard error, and the exit code. */
+export interface Outcome {
+  readonly out: string;
+  readonly error: string;
+  readonly code: 0 | 2;
+}
+
+/** A fault of the caller's: printed as one sentence, exit code 2. */
+class UsageError extends Error {}
+
+const USAGE = `rubbet VERB [FILE | -] [options]; FILE is JSON, - or nothing reads standard input
+  families                 the kinds of unit there are
+  defaults FAMILY          a spec with every parameter at its default
+  schema                   the JSON Schema of a spec
+  build SPEC               every part: mark, name, role, item, length, cuts, quantity, fit
+  check SPEC               what is wrong or could be better, with mends
+  takeoff SPEC             what to buy
+  cutlist SPEC --csv       the cut list as CSV
+  cut DEMAND               a stick plan
+  steps SPEC               steps, operations and labour
+  mass SPEC                weight, centre, lift, pull, wind
+  site SURVEY              pad heights from rod readings
+  draw SPEC --view V --svg front, back, left, right, plan, three or panel:NAME`;
+
+const VERBS = [
+  'families',
+  'defaults',
+  'schema',
+  'build',
+  'check',
+  'takeoff',
+  'cutlist',
+  'cut',
+  'steps',
+  'mass',
+  'site',
+  'draw',
+];
+const OPTIONS: Readonly<Record<string, readonly string[]>> = {
+  cutlist: ['--csv'],
+  draw: ['--view', '--svg', '--frame'],
+};
+
+const json = (value: unknown): string => `${JSON.stringify(value, null, 2)}\n`;
+
+interface Call {
+  readonly verb: string;
+  readonly target: string | undefined;
+  readonly options: ReadonlyMap<string, string>;
+}
+
+const readCall = (args: readonly string[]): Call => {
+  const [verb, ...rest] = args;
+  if (verb === undefined || verb === 'help' || verb === '--help') throw new UsageError(USAGE);
+  if (!VERBS.includes(verb)) throw new UsageError(`There is no verb "${verb}".\n${USAGE}`);
+  const options = new Map<string, string>();
+  const plain: string[] = [];
+  for (let i = 0; i < rest.length; i++) {
+    const word = rest[i] as string;
+    if (!word.startsWith('--')) {
+      plain.push(word);
+      continue;
+    }
+    if (!(OPTIONS[verb] ?? []).includes(word)) throw new UsageError(`${verb} has no option ${word}.`);
+    if (word === '--view') {
+      const value = rest[++i];
+      if (value === undefined) throw new UsageError('--view needs the name of a view.');
+      options.set(word, value);
+    } else options.set(word, 'yes');
+  }
+  if (plain.length > 1) throw new UsageError(`${verb} takes one file, not ${plain.length}: ${plain.join(', ')}.`);
+  return { verb, target: plain[0], options };
+};
+
+const readJson = (call: Call, inputs: Inputs): unknown => {
+  const name = call.target === undefined || call.target === '-' ? 'standard input' : call.target;
+  let text: string;
+  try {
+    text = name === 'standard input' ? inputs.readInput() : inputs.readFile(name);
+  } catch {
+    throw new UsageError(`${name} cannot be read: there is no such file, or it may not be opened.`);
+  }
+  if (text.trim() === '') throw new UsageError(`${name} is empty; ${call.verb} reads JSON.`);
+  try {
+    return JSON.parse(text);
+  } catch (error) {
+    throw new UsageError(`${name} is not JSON: ${error instanceof Error ? error.message : String(error)}.`);
+  }
+};
+
+const answer = (call: Call, inputs: Inputs): string => {
+  const spec = () => parseSpec(readJson(call, inputs));
+  switch (call.verb) {
+    case 'families':
+      return json(
+        FAMILIES.map((f) => ({
+          family: f.key,
+          title: f.title,
+          purpose: f.purpose,
+          schema: f.schema,
+          params: f.params,
+        })),
+      );
+    case 'defaults': {
+      const family = call.target === undefined ? undefined : findFamily(call.target);
+      if (!family)
+        throw new UsageError(
+          `${call.target === undefined ? 'defaults needs a family' : `There is no family "${call.target}"`}; there are ${FAMILIES.map((f) => f.key).join(', ')}.`,
+        );
+      return json({ family: family.key, schema: family.schema, params: defaultsOf(family.params) });
+    }
+    case 'schema':
+      return json(specSchema());
+    case 'build':
+      return json(writeBuild(buildSpec(spec())));
+    case 'check': {
+      const s = spec();
+      return json({ findings: checkBuild(buildSpec(s), s) });
+    }
+    case 'takeoff': {
+      const t = takeOff(buildSpec(spec()));
+      return json({
+        lines: t.lines,
+        cost: t.cost,
+        boardFeet: clean(t.boardFeet),
+        waste: clean(t.waste),
+        sticks: t.sticks,
+        sheets: t.sheets,
+        mesh: t.mesh,
+      });
+    }
+    case 'cutlist':
+      if (!call.options.has('--csv')) throw new UsageError('cutlist writes CSV: say --csv.');
+      return writeCutList(buildSpec(spec()));
+    case 'cut':
+      return json(planSticks(readDemand(readJson(call, inputs))));
+    case 'steps': {
+      const steps = planSteps(buildSpec(spec()));
+      return json({ steps, operations: planOperations(steps), labour: measureLabour(steps) });
+    }
+    case 'mass': {
+      const build = buildSpec(spec());
+      const mass = measureMass(build);
+      const moving = measureMoving(build);
+      return json({
+        weight: clean(mass.weight),
+        centre: mass.centre.map(clean),
+        ...(build.facts.movable ? { lift: clean(moving.lift), pull: clean(moving.pull) } : {}),
+        tipsAt: clean(measureTipSpeed(build)),
+      });
+    }
+    case 'site':
+      return json(planPads(readSurvey(readJson(call, inputs))));
+    case 'draw': {
+      if (!call.options.has('--svg')) throw new UsageError('draw writes SVG: say --svg.');
+      return writeSvg(
+        drawBuild(
+          buildSpec(spec()),
+          call.options.get('--view') ?? 'front',
+          call.options.has('--frame') ? { show: 'frame' } : {},
+        ),
+      );
+    }
+    default:
+      throw new UsageError(USAGE);
+  }
+};
+
+/** Runs one command. Faults of the caller's end in a sentence and exit code 2; anything else is a fault of ours and thrown. */
+export const run = (args: readonly string[], inputs: Inputs): Outcome => {
+  try {
+    return { out: answer(readCall(args), inputs), error: '', code: 0 };
+  } catch (error) {
+    if (
+      error instanceof UsageError ||
+      error instanceof SpecError ||
+      error instanceof DemandError ||
+      error instanceof SurveyError ||
+      error instanceof ViewError
+    )
+      return { out: '', error: error.message, code: 2 };
+    throw error;
+  }
+};

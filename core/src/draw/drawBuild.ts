@@ -1,0 +1,247 @@
+import { measurePtBounds } from '../geometry/index.ts';
+import type { Pt } from '../geometry/index.ts';
+import { measureBounds, partsOf } from '../build/index.ts';
+import type { Assembly, Build, Part } from '../build/index.ts';
+import { dimension } from './dimensions.ts';
+import { CAMERAS, faceCamera, flatArea, nearness, see, solidFaces, toneOf } from './project.ts';
+import type { Camera } from './project.ts';
+import type { DrawItem, Drawing } from './types.ts';
+
+/** Raised when a view is not one that a build has. */
+export class ViewError extends Error {
+  constructor(view: string, views: readonly string[]) {
+    super(`There is no view "${view}"; this build has ${views.join(', ')}.`);
+    this.name = 'ViewError';
+  }
+}
+
+/** What to draw: all of it, the bare frame, or with some parts picked out. */
+export interface DrawOptions {
+  readonly show?: 'finished' | 'frame';
+  /** Parts picked out; the rest is faded. */
+  readonly highlight?: readonly string[];
+}
+
+const SKINS = new Set(['siding', 'mesh', 'roofing', 'deck', 'trim']);
+
+/** Names of all views of a build. */
+export const viewsOf = (build: Build): string[] => [
+  'front',
+  'back',
+  'left',
+  'right',
+  'plan',
+  'three',
+  ...build.assemblies.filter((a) => a.flat || a.kind === 'base' || a.kind === 'roof').map((a) => `panel:${a.id}`),
+];
+
+const boundsOf = (items: readonly DrawItem[], pad: number): Drawing['bounds'] => {
+  const points: Pt[] = items.flatMap((i): Pt[] => {
+    if (i.kind === 'area') return i.rings.flat();
+    if (i.kind === 'line') return [i.from, i.to];
+    const half = i.text.length * i.size * 0.31;
+    const [l, r] = i.anchor === 'middle' ? [half, half] : i.anchor === 'start' ? [0, 2 * half] : [2 * half, 0];
+    return i.turn
+      ? [
+          [i.at[0] - i.size, i.at[1] - l],
+          [i.at[0] + i.size, i.at[1] + r],
+        ]
+      : [
+          [i.at[0] - l, i.at[1] - i.size * 0.4],
+          [i.at[0] + r, i.at[1] + i.size],
+        ];
+  });
+  const [x0, y0, x1, y1] = measurePtBounds(points);
+  return [x0 - pad, y0 - pad, x1 + pad, y1 + pad];
+};
+
+const shown = (build: Build, options: DrawOptions): Part[] =>
+  options.show === 'frame' ? build.parts.filter((p) => !SKINS.has(p.role)) : [...build.parts];
+
+const fillOf = (part: Part, options: DrawOptions): ReturnType<typeof toneOf> | 'none' =>
+  options.highlight === undefined ? toneOf(part) : options.highlight.includes(part.id) ? 'tape' : 'faded';
+
+const flatItems = (c: Camera, parts: readonly Part[], options: DrawOptions): DrawItem[] =>
+  [...parts]
+    .sort((a, b) => nearness(c, a) - nearness(c, b))
+    .map(
+      (part) =>
+        ({
+          kind: 'area',
+          rings: flatArea(c, part),
+          fill: fillOf(part, options),
+          stroke: options.highlight && !options.highlight.includes(part.id) ? 'soft' : 'ink',
+          part: part.id,
+        }) as const,
+    );
+
+const drawSquareOn = (build: Build, view: string, options: DrawOptions): Drawing => {
+  const c = CAMERAS[view] as Camera;
+  const parts = shown(build, options);
+  const items = flatItems(c, parts, options);
+  const box = measurePtBounds(items.flatMap((i) => (i.kind === 'area' ? i.rings.flat() : [])));
+  const size = Math.max(3, (box[2] - box[0]) / 26);
+  const [bx0, by0, bx1, by1] = build.facts.base;
+  const feet = [see(c, [bx0, by0, 0]), see(c, [bx1, by1, 0])];
+  const left = Math.min(...feet.map((p) => p[0]));
+  const right = Math.max(...feet.map((p) => p[0]));
+  if (view === 'plan') {
+    items.push(
+      ...dimension([left, box[1]], [right, box[1]], -size * 2, size),
+      ...dimension([box[0], by0], [box[0], by1], -size * 2, size),
+    );
+  } else {
+    items.unshift({
+      kind: 'line',
+      from: [box[0] - size * 2, 0],
+      to: [box[2] + size * 2, 0],
+      stroke: 'ground',
+      weight: 2,
+    });
+    items.push(
+      ...dimension([left, 0], [right, 0], -size * 2, size),
+      ...dimension([box[0], 0], [box[0], box[3]], -size * 2, size),
+    );
+    if (build.facts.floorHeight > 0)
+      items.push(...dimension([box[2], 0], [box[2], build.facts.floorHeight], size * 3, size));
+  }
+  return {
+    title: view === 'plan' ? 'Plan' : `${view[0]?.toUpperCase() ?? ''}${view.slice(1)} elevation`,
+    bounds: boundsOf(items, size),
+    items,
+  };
+};
+
+const drawThree = (build: Build, options: DrawOptions): Drawing => {
+  const c = CAMERAS.three as Camera;
+  const faces = shown(build, options).flatMap((part) => {
+    const fill = fillOf(part, options);
+    return fill === 'none' ? [] : solidFaces(c, part, fill);
+  });
+  const items: DrawItem[] = faces.sort((a, b) => a.depth - b.depth).map((f) => f.area);
+  return { title: 'View', bounds: boundsOf(items, 2), items };
+};
+
+/** One label a mark, where it stands clear of those already set. */
+const labels = (c: Camera, parts: readonly Part[], size: number, options: DrawOptions): DrawItem[] => {
+  const done = new Set<string>();
+  const taken: Pt[] = [];
+  const out: DrawItem[] = [];
+  const far = (p: Pt): number =>
+    Math.min(Infinity, ...taken.map((t) => Math.max(Math.abs(t[0] - p[0]) / 2.4, Math.abs(t[1] - p[1]))));
+  for (const part of parts) {
+    if (done.has(part.mark)) continue;
+    done.add(part.mark);
+    const same = parts.filter((p) => p.mark === part.mark);
+    const spots = same.flatMap((p): Pt[] => {
+      const [x0, y0, x1, y1] = measurePtBounds(flatArea(c, p)[0] ?? []);
+      return [0.5, 0.3, 0.7, 0.15, 0.85].map((f): Pt =>
+        x1 - x0 > y1 - y0 ? [x0 + (x1 - x0) * f, (y0 + y1) / 2] : [(x0 + x1) / 2, y0 + (y1 - y0) * f],
+      );
+    });
+    const spot = spots.find((s) => far(s) > size * 1.5) ?? spots.reduce((a, b) => (far(b) > far(a) ? b : a));
+    taken.push(spot);
+    out.push({
+      kind: 'text',
+      at: spot,
+      text: part.mark,
+      size,
+      anchor: 'middle',
+      tone: 'paper',
+      tag:
+        part.fit === 'measure in place'
+          ? 'chalk'
+          : options.highlight && !options.highlight.includes(part.id)
+            ? 'soft'
+            : 'ink',
+    });
+  }
+  return out;
+};
+
+const drawPanel = (build: Build, assembly: Assembly, options: DrawOptions): Drawing => {
+  const c = faceCamera(assembly.face);
+  const mine = partsOf(build.parts, assembly.id);
+  const skins = mine.filter((p) => SKINS.has(p.role));
+  const frame = mine.filter((p) => !SKINS.has(p.role));
+  const bare = frame.length > 0;
+  const origin = see(c, assembly.face.origin);
+  const move = (p: Pt): Pt => [p[0] - origin[0], p[1] - origin[1]];
+  const highlightsSkin = options.highlight?.some((id) => skins.some((s) => s.id === id)) ?? false;
+  const body = (highlightsSkin ? [...frame, ...skins] : bare ? frame : skins).filter(
+    (p) => p.role !== 'roofing' || !bare,
+  );
+  const areas = flatItems(c, body, options).map((i) =>
+    i.kind === 'area' ? { ...i, rings: i.rings.map((r) => r.map(move)) } : i,
+  );
+  const box = measurePtBounds(areas.flatMap((i) => (i.kind === 'area' ? i.rings.flat() : [])));
+  const size = Math.max(1.4, (box[2] - box[0]) / 30, (box[3] - box[1]) / 26);
+  const items: DrawItem[] = [...areas];
+  if (bare && !highlightsSkin)
+    for (const s of skins)
+      items.push({
+        kind: 'area',
+        rings: flatArea(c, s).map((r) => r.map(move)),
+        fill: 'none',
+        stroke: 'soft',
+        dashed: true,
+      });
+  const tags = labels(c, body, size, options).map((i) => (i.kind === 'text' ? { ...i, at: move(i.at) } : i));
+  items.push(...tags);
+  items.push(
+    ...dimension([box[0], box[1]], [box[2], box[1]], -size * 3.4, size),
+    ...dimension([box[0], box[1]], [box[0], box[3]], -size * 2.2, size),
+  );
+  if (assembly.square) {
+    const { width, height } = assembly.square;
+    items.push(
+      {
+        kind: 'line',
+        from: [box[0], box[1]],
+        to: [box[0] + width, box[1] + height],
+        stroke: 'keel',
+        weight: 0.8,
+        dashed: true,
+      },
+      {
+        kind: 'line',
+        from: [box[0] + width, box[1]],
+        to: [box[0], box[1] + height],
+        stroke: 'keel',
+        weight: 0.8,
+        dashed: true,
+      },
+    );
+  }
+  const tape = assembly.tapes[0];
+  const first = tape ? mine.find((p) => p.id === tape.parts[0]) : undefined;
+  if (tape && first) {
+    const [x0] = measurePtBounds(flatArea(c, first)[0]?.map(move) ?? []);
+    for (const mark of tape.marks) {
+      const x = x0 + mark.at;
+      items.push({
+        kind: 'line',
+        from: [x, box[1] - size * 0.4],
+        to: [x, box[1] - size * 1.6],
+        stroke: 'ink',
+        weight: 1.2,
+      });
+    }
+  }
+  return { title: assembly.name, bounds: boundsOf(items, size), items };
+};
+
+/**
+ * Draws a build: `front`, `back`, `left`, `right`, `plan`, `three`, or `panel:<assembly>` with marks and dimensions.
+ * @throws ViewError naming the views there are
+ */
+export const drawBuild = (build: Build, view: string, options: DrawOptions = {}): Drawing => {
+  if (view === 'three') return drawThree(build, options);
+  if (view in CAMERAS) return drawSquareOn(build, view, options);
+  const assembly = view.startsWith('panel:') ? build.assemblies.find((a) => a.id === view.slice(6)) : undefined;
+  if (!assembly) throw new ViewError(view, viewsOf(build));
+  return drawPanel(build, assembly, options);
+};
+
+/** Share of the picture's height that the unit takes: used to place a person beside it. */
+export const unitHeight = (build: Build): number => measureBounds(build.parts).size[2];

@@ -1,0 +1,4 @@
+export * from './types.ts';
+export * from './drawBuild.ts';
+export * from './drawPads.ts';
+export { CAMERAS, toneOf } from './project.ts';

@@ -1,0 +1,4 @@
+export * from './writeSvg.ts';
+export * from './writeCutList.ts';
+export * from './writeBuild.ts';
+export * from './specSchema.ts';
