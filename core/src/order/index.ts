@@ -1,1 +1,3 @@
 export * from './stations.ts';
+export * from './businessRules.ts';
+export * from './computeOrder.ts';

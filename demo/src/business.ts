@@ -1,0 +1,82 @@
+/** The made-up business: a shop of four bays, two build crews, one delivery crew, two trailers. Everybody in it is invented. */
+export const DEMO_PASSWORD = 'hedgerow';
+
+export const USERS = [
+  { name: 'Odile Farrant', login: 'office', role: 'office' },
+  { name: 'Tobin Askew', login: 'shop', role: 'shop' },
+  { name: 'Ruta Malin', login: 'driver', role: 'driver' },
+] as const;
+
+export const CREWS = [
+  { id: 'saw', name: 'Saw', stations: ['saw'], people: 1, members: ['Tobin Askew'] },
+  { id: 'bay-1', name: 'Bay 1', stations: ['bay', 'paint'], people: 2, members: ['Ines Holloway', 'Corwin Dace'] },
+  { id: 'bay-2', name: 'Bay 2', stations: ['bay', 'paint'], people: 2, members: ['Petra Lunn', 'Abel Stroud'] },
+  { id: 'bay-3', name: 'Bay 3', stations: ['bay', 'paint'], people: 2, members: [] },
+  { id: 'bay-4', name: 'Bay 4', stations: ['bay', 'paint'], people: 2, members: [] },
+  { id: 'yard', name: 'Yard crew', stations: ['yard', 'site'], people: 2, members: ['Jory Penn'] },
+  { id: 'road', name: 'Road crew', stations: ['road'], people: 2, members: ['Ruta Malin'] },
+] as const;
+
+export const TRAILERS = [
+  {
+    id: 'tilt',
+    name: 'tilt trailer',
+    bedLength: 192,
+    bedWidth: 82,
+    bedHeight: 24,
+    carries: 5200,
+    weight: 1900,
+    tilt: true,
+  },
+  {
+    id: 'flatbed',
+    name: 'flatbed',
+    bedLength: 240,
+    bedWidth: 98,
+    bedHeight: 34,
+    carries: 8800,
+    weight: 2900,
+    tilt: false,
+  },
+] as const;
+
+/** Weather words for the days ahead, as a forecast feed would give them, from a seed. */
+export const weatherFor = (day: string): string => {
+  let h = 2166136261;
+  for (const c of day) h = Math.imul(h ^ c.charCodeAt(0), 16777619);
+  const n = (h >>> 0) % 100;
+  return n < 52 ? 'dry' : n < 68 ? 'cloud' : n < 82 ? `wind ${18 + (n % 14)}` : `rain ${50 + (n % 5) * 10} %`;
+};
+
+/** Rack at the start: whole lengths and marked offcuts. */
+export const RACK: readonly {
+  readonly item: string;
+  readonly length: number | null;
+  readonly quantity: number;
+  readonly place: string;
+  readonly mark: string;
+}[] = [
+  { item: '2x4', length: 96, quantity: 86, place: 'A1', mark: '' },
+  { item: '2x4', length: 120, quantity: 24, place: 'A1', mark: '' },
+  { item: '2x4', length: 144, quantity: 31, place: 'A2', mark: '' },
+  { item: '2x4', length: 192, quantity: 12, place: 'A2', mark: '' },
+  { item: '2x3', length: 96, quantity: 58, place: 'A3', mark: '' },
+  { item: '2x3-pt', length: 96, quantity: 26, place: 'A3', mark: '' },
+  { item: '2x2', length: 96, quantity: 40, place: 'A4', mark: '' },
+  { item: '2x6-pt', length: 96, quantity: 14, place: 'B1', mark: '' },
+  { item: '2x6-pt', length: 144, quantity: 9, place: 'B1', mark: '' },
+  { item: '4x4-pt', length: 96, quantity: 11, place: 'B2', mark: '' },
+  { item: '1x4', length: 96, quantity: 33, place: 'B3', mark: '' },
+  { item: '1x3', length: 96, quantity: 20, place: 'B3', mark: '' },
+  { item: '1x2', length: 96, quantity: 44, place: 'B3', mark: '' },
+  { item: 'picket', length: 72, quantity: 120, place: 'B4', mark: '' },
+  { item: '2x4', length: 41.5, quantity: 1, place: 'C1', mark: 'R-104' },
+  { item: '2x4', length: 37.25, quantity: 1, place: 'C1', mark: 'R-109' },
+  { item: '2x6-pt', length: 52, quantity: 1, place: 'C1', mark: 'R-111' },
+  { item: '4x4-pt', length: 30.75, quantity: 2, place: 'C2', mark: 'R-112' },
+  { item: 'siding-5/8', length: null, quantity: 17, place: 'D1', mark: '' },
+  { item: 'ply-1/2', length: null, quantity: 22, place: 'D1', mark: '' },
+  { item: 'ply-3/4', length: null, quantity: 9, place: 'D2', mark: '' },
+  { item: 'hardware-cloth', length: null, quantity: 5, place: 'E1', mark: '' },
+  { item: 'metal', length: 96, quantity: 24, place: 'E2', mark: '' },
+];

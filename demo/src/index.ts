@@ -1,0 +1,3 @@
+export * from './models.ts';
+export * from './orders.ts';
+export * from './business.ts';

@@ -1,0 +1,154 @@
+/** An order of the demo, as far as it has come. Days are counted from today, so that it never goes stale. */
+export interface DemoOrder {
+  readonly customer: {
+    readonly name: string;
+    readonly phone: string;
+    readonly email: string;
+    readonly address: string;
+    readonly miles: number;
+  };
+  readonly title: string;
+  readonly model?: string;
+  readonly quantity?: number;
+  readonly wantedIn: number;
+  readonly upTo:
+    'new' | 'flock' | 'build' | 'ground' | 'accepted' | 'bench' | 'benched' | 'planned' | 'road' | 'delivered' | 'done';
+  readonly flock?: {
+    readonly kind: 'layers' | 'meat';
+    readonly now: number;
+    readonly later: number;
+    readonly mover?: 'one adult' | 'two adults';
+  };
+  readonly change?: Readonly<Record<string, string | number | boolean>>;
+  readonly rods?: readonly [number, number, number, number];
+  readonly note?: string;
+}
+
+const person = (name: string, n: number, address: string, miles: number): DemoOrder['customer'] => ({
+  name,
+  phone: `555-01${String(n).padStart(2, '0')}`,
+  email: `${name.split(' ')[0]?.toLowerCase() ?? 'x'}@letterbox.invalid`,
+  address,
+  miles,
+});
+
+export const ORDERS: readonly DemoOrder[] = [
+  {
+    customer: person('Maud Ellery', 11, '4 Weir Lane, Lower Ansel', 9),
+    title: 'Sorrel, stretched ten inches',
+    model: 'Sorrel',
+    wantedIn: 24,
+    upTo: 'build',
+    flock: { kind: 'layers', now: 5, later: 7 },
+    change: { length: 82 },
+  },
+  {
+    customer: person('Piers Callow', 12, 'Ferry Cottage, Ansel Quay', 14),
+    title: 'Bramble on a slope',
+    model: 'Bramble',
+    wantedIn: 31,
+    upTo: 'ground',
+    flock: { kind: 'layers', now: 4, later: 5 },
+    rods: [48.5, 55.25, 64.75, 58],
+    note: 'Custom, falls to the brook.',
+  },
+  {
+    customer: person('Linnet Farm', 13, 'Upper Ansel Road', 22),
+    title: 'Ten Vetch pens',
+    model: 'Vetch',
+    quantity: 10,
+    wantedIn: 28,
+    upTo: 'accepted',
+    flock: { kind: 'meat', now: 250, later: 250, mover: 'two adults' },
+    rods: [50, 50.5, 50.75, 50.25],
+  },
+  {
+    customer: person('Orla Thane', 14, '17 Mill Street, Ansel', 3),
+    title: 'Clover',
+    model: 'Clover',
+    wantedIn: 12,
+    upTo: 'planned',
+    flock: { kind: 'meat', now: 12, later: 12, mover: 'one adult' },
+    rods: [51, 51.25, 51.5, 51.25],
+  },
+  {
+    customer: person('Gethin Moor', 15, 'Sluice House, Nether Wade', 18),
+    title: 'Hawthorn',
+    model: 'Hawthorn',
+    wantedIn: 4,
+    upTo: 'planned',
+    flock: { kind: 'layers', now: 9, later: 12 },
+    rods: [49, 51, 53.5, 51.5],
+    note: 'Late: waited for siding.',
+  },
+  {
+    customer: person('Sunniva Pratt', 16, 'The Withies, Wade', 11),
+    title: 'Yarrow',
+    model: 'Yarrow',
+    wantedIn: 9,
+    upTo: 'bench',
+    flock: { kind: 'layers', now: 3, later: 3 },
+    rods: [50, 50, 50.5, 50.5],
+  },
+  {
+    customer: person('Casper Wold', 17, '2 Osier Row, Ansel', 4),
+    title: 'Sorrel',
+    model: 'Sorrel',
+    wantedIn: 16,
+    upTo: 'bench',
+    flock: { kind: 'layers', now: 6, later: 8 },
+    rods: [50, 52.5, 57, 54.5],
+  },
+  {
+    customer: person('Brooks School', 18, 'Brook Road, Wade', 12),
+    title: 'Pimpernel for the garden',
+    model: 'Pimpernel',
+    wantedIn: 19,
+    upTo: 'flock',
+    flock: { kind: 'layers', now: 3, later: 4 },
+  },
+  {
+    customer: person('Edda Marsh', 19, 'Long Acre, Nether Wade', 20),
+    title: 'Teasel',
+    model: 'Teasel',
+    wantedIn: 6,
+    upTo: 'road',
+    flock: { kind: 'layers', now: 8, later: 8 },
+    rods: [50, 50.75, 51, 50.5],
+  },
+  {
+    customer: person('Ruben Sayle', 20, 'Heron Bank, Ansel Quay', 15),
+    title: 'Sorrel, no window',
+    model: 'Sorrel',
+    wantedIn: 2,
+    upTo: 'delivered',
+    flock: { kind: 'layers', now: 5, later: 6 },
+    change: { windowWall: 'none' },
+    rods: [50, 51, 51.5, 50.5],
+  },
+  {
+    customer: person('Isolde Crane', 21, '9 Tanner’s Yard, Ansel', 2),
+    title: 'Clover',
+    model: 'Clover',
+    wantedIn: -8,
+    upTo: 'done',
+    flock: { kind: 'meat', now: 12, later: 12 },
+    rods: [50, 50, 50, 50],
+  },
+  {
+    customer: person('Fenwick Abbot', 22, 'Pound Farm, Wade', 13),
+    title: 'House for a first flock',
+    wantedIn: 40,
+    upTo: 'new',
+  },
+  {
+    customer: person('Tamsin Oake', 23, 'Low Bridge, Ansel', 6),
+    title: 'Spindle',
+    model: 'Spindle',
+    wantedIn: 45,
+    upTo: 'ground',
+    flock: { kind: 'layers', now: 14, later: 18 },
+    rods: [50, 50.5, 52, 51],
+    note: 'Waits for the customer to confirm the ground.',
+  },
+];

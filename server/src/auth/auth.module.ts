@@ -1,0 +1,7 @@
+import { Global, Module } from '@nestjs/common';
+import { AuthController } from './auth.controller.ts';
+import { Sessions } from './sessions.ts';
+
+@Global()
+@Module({ controllers: [AuthController], providers: [Sessions], exports: [Sessions] })
+export class AuthModule {}

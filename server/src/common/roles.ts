@@ -1,0 +1,51 @@
+import {
+  createParamDecorator,
+  Inject,
+  Injectable,
+  SetMetadata,
+  UnauthorizedException,
+  ForbiddenException,
+} from '@nestjs/common';
+import type { CanActivate, ExecutionContext } from '@nestjs/common';
+import { Reflector } from '@nestjs/core';
+import type { Request } from 'express';
+import { Sessions } from '../auth/sessions.ts';
+import type { User } from '../auth/sessions.ts';
+
+export type Role = 'office' | 'shop' | 'driver';
+const ROLES = 'roles';
+
+/** Says who may call a route; `anyone` needs no sign-in. Every route says one or the other. */
+export const Roles = (...roles: readonly (Role | 'anyone')[]) => SetMetadata(ROLES, roles);
+export const EVERYONE = ['office', 'shop', 'driver'] as const;
+
+type Signed = Request & { user?: User };
+
+/** The signed-in person. */
+export const Me = createParamDecorator(
+  (_: unknown, context: ExecutionContext): User => context.switchToHttp().getRequest<Signed>().user as User,
+);
+
+/** Lets a request through only if its session's role is among those the route states. */
+@Injectable()
+export class RolesGuard implements CanActivate {
+  constructor(
+    @Inject(Reflector) private readonly reflector: Reflector,
+    @Inject(Sessions) private readonly sessions: Sessions,
+  ) {}
+
+  async canActivate(context: ExecutionContext): Promise<boolean> {
+    const roles = this.reflector.getAllAndOverride<readonly (Role | 'anyone')[] | undefined>(ROLES, [
+      context.getHandler(),
+      context.getClass(),
+    ]);
+    if (!roles) throw new Error(`${context.getClass().name}.${context.getHandler().name} states no roles.`);
+    const request = context.switchToHttp().getRequest<Signed>();
+    const user = await this.sessions.find((request.cookies as Record<string, string> | undefined)?.rubbet);
+    if (user) request.user = user;
+    if (roles.includes('anyone')) return true;
+    if (!user) throw new UnauthorizedException();
+    if (!roles.includes(user.role)) throw new ForbiddenException();
+    return true;
+  }
+}

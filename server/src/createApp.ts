@@ -1,0 +1,75 @@
+import 'reflect-metadata';
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import { ValidationPipe } from '@nestjs/common';
+import { NestFactory } from '@nestjs/core';
+import type { NestExpressApplication } from '@nestjs/platform-express';
+import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
+import compression from 'compression';
+import cookieParser from 'cookie-parser';
+import type { NextFunction, Request, Response } from 'express';
+import helmet from 'helmet';
+import { AppModule } from './app.module.ts';
+import { DB } from './database/connect.ts';
+import type { Db } from './database/connect.ts';
+
+/** Puts the application together; `webDir` is the built web, served beside the API on one port. */
+export const createApp = async (
+  options: { readonly webDir?: string; readonly quiet?: boolean } = {},
+): Promise<NestExpressApplication> => {
+  const app = await NestFactory.create<NestExpressApplication>(AppModule, {
+    logger: options.quiet ? ['error'] : ['error', 'warn'],
+    abortOnError: false,
+  });
+  app.setGlobalPrefix('api');
+  app.disable('x-powered-by');
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'self'"],
+          // The component library writes its styles at run time.
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", 'data:', 'blob:'],
+          fontSrc: ["'self'", 'data:'],
+          workerSrc: ["'self'", 'blob:'],
+          objectSrc: ["'none'"],
+          frameAncestors: ["'none'"],
+          baseUri: ["'self'"],
+          formAction: ["'self'"],
+        },
+      },
+      strictTransportSecurity: false,
+    }),
+  );
+  app.use(compression());
+  app.use(cookieParser());
+  app.useGlobalPipes(
+    new ValidationPipe({ whitelist: true, forbidNonWhitelisted: true, transform: true, stopAtFirstError: true }),
+  );
+  const document = SwaggerModule.createDocument(
+    app,
+    new DocumentBuilder().setTitle('Rubbet').setVersion('1').addCookieAuth('rubbet').build(),
+  );
+  app.use('/api/openapi.json', (_: Request, response: Response) => void response.json(document));
+  const { webDir } = options;
+  if (webDir !== undefined && existsSync(join(webDir, 'index.html'))) {
+    app.useStaticAssets(join(webDir, 'assets'), { prefix: '/assets/', immutable: true, maxAge: '1y' });
+    app.useStaticAssets(webDir, { index: false });
+    // Any other address is a page of the web's own.
+    app.use((request: Request, response: Response, next: NextFunction) => {
+      if (request.method !== 'GET' || request.path.startsWith('/api') || request.path.startsWith('/assets'))
+        return next();
+      response.setHeader('Cache-Control', 'no-cache');
+      response.sendFile(join(webDir, 'index.html'));
+    });
+  }
+  const db = app.get<Db>(DB);
+  const close = app.close.bind(app);
+  app.close = async () => {
+    await close();
+    await db.destroy();
+  };
+  return app;
+};

@@ -1,0 +1,11 @@
+import { Global, Module } from '@nestjs/common';
+import { Audit } from './audit.ts';
+import { connect, DB } from './connect.ts';
+
+/** One pool of connections for the whole application. */
+@Global()
+@Module({
+  providers: [{ provide: DB, useFactory: () => connect(process.env.DATABASE_URL ?? '') }, Audit],
+  exports: [DB, Audit],
+})
+export class DatabaseModule {}

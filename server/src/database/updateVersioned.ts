@@ -1,0 +1,28 @@
+import { ConflictException, NotFoundException } from '@nestjs/common';
+import type { Db } from './connect.ts';
+
+/**
+ * Changes a row only if it still has the version that the caller saw, and counts the version up.
+ * @throws ConflictException with both versions and the row as it is now; NotFoundException when it is gone
+ */
+export const updateVersioned = async (
+  db: Db,
+  table: string,
+  id: number | string,
+  version: number,
+  change: Record<string, unknown>,
+): Promise<number> => {
+  const changed = await db(table)
+    .where({ id, version })
+    .update({ ...change, version: version + 1 });
+  if (changed === 1) return version + 1;
+  const current = await db(table).where({ id }).first();
+  if (!current) throw new NotFoundException({ code: 'gone', message: 'This record is not there any more.' });
+  throw new ConflictException({
+    code: 'stale',
+    message: 'Somebody changed this while you had it open. Look at the newer version, then make your change again.',
+    yours: version,
+    theirs: current.version as number,
+    current,
+  });
+};

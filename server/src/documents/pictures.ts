@@ -1,0 +1,55 @@
+import type { Tape } from '@rubbet/core/build';
+import type { StickCut } from '@rubbet/core/cut';
+import { printLength } from '@rubbet/core/measure';
+import { findItem } from '@rubbet/core/stock';
+
+const esc = (t: string): string => t.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/"/g, '&quot;');
+const FONT = 'font-family="Archivo" font-weight="600"';
+
+/** A stick drawn to scale with its cuts, its remainder hatched out. */
+export const stickBar = (stick: StickCut): string => {
+  const W = 1046;
+  const left = 150;
+  const k = (W - left - 20) / 192;
+  let x = left;
+  const parts = stick.cuts
+    .map((c) => {
+      const w = c.length * k;
+      const label = w > 46 ? `${c.id} ${printLength(c.length)}` : w > 20 ? c.id : '';
+      const out = `<rect x="${x}" y="6" width="${w}" height="26" fill="#E1C597" stroke="#1C2521" stroke-width="1.2"/><text x="${x + w / 2}" y="24" font-size="13" text-anchor="middle" ${FONT} fill="#1C2521">${esc(label)}</text>`;
+      x += w + 0.125 * k;
+      return out;
+    })
+    .join('');
+  const rest = stick.left * k;
+  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${W} 38"><text x="0" y="24" font-size="14" ${FONT} fill="#1C2521">${esc(`${findItem(stick.item).name} × ${stick.length / 12} ft`)}</text>${parts}<rect x="${x}" y="6" width="${rest}" height="26" fill="#F3F0E8" stroke="#8A938C" stroke-width="1" stroke-dasharray="4 3"/>${rest > 60 ? `<text x="${x + rest / 2}" y="24" font-size="12" text-anchor="middle" ${FONT} fill="#5B6760">${esc(printLength(stick.left))} left</text>` : ''}</svg>`;
+};
+
+/** A tape with its marks, crosses on the side where the piece lies, figures under it in rows that do not run together. */
+export const tapeSvg = (tape: Tape): string => {
+  const W = 1046;
+  const pad = 24;
+  const k = (W - 2 * pad) / tape.length;
+  const ticks: string[] = [];
+  for (let i = 0; i <= tape.length; i++) {
+    const x = pad + i * k;
+    const h = i % 12 === 0 ? 16 : i % 4 === 0 ? 11 : 6;
+    if (k > 4 || i % 4 === 0)
+      ticks.push(`<line x1="${x}" x2="${x}" y1="4" y2="${4 + h}" stroke="#5A4300" stroke-width="0.8"/>`);
+    if (i % 12 === 0 && i > 0)
+      ticks.push(`<text x="${x - 3}" y="31" font-size="10" text-anchor="end" ${FONT} fill="#7a5d00">${i}</text>`);
+  }
+  const ends = [0, 0, 0].map(() => -Infinity);
+  const marks = tape.marks.map((m) => {
+    const x = pad + m.at * k;
+    const text = printLength(m.at);
+    const half = text.length * 4.2;
+    const row = Math.max(
+      0,
+      ends.findIndex((e) => e < x - half),
+    );
+    ends[row] = x + half + 4;
+    return `<line x1="${x}" x2="${x}" y1="2" y2="44" stroke="#1C2521" stroke-width="1.8"/><text x="${x + 4}" y="42" font-size="12" ${FONT}>×</text><text x="${x}" y="${60 + row * 14}" font-size="13" text-anchor="middle" ${FONT} fill="#1C2521">${esc(text)}</text>`;
+  });
+  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${W} 92"><rect x="${pad}" y="4" width="${tape.length * k}" height="40" fill="#F2C230" stroke="#C99A14"/><rect x="${pad - 6}" y="0" width="6" height="50" fill="#8A938C"/>${ticks.join('')}${marks.join('')}</svg>`;
+};

@@ -1,0 +1,93 @@
+import { createRequire } from 'node:module';
+import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
+
+const require = createRequire(import.meta.url);
+interface PdfMake {
+  setFonts(fonts: Record<string, Record<string, string>>): void;
+  setUrlAccessPolicy(policy: (url: string) => boolean): void;
+  setLocalAccessPolicy(policy: (path: string) => boolean): void;
+  createPdf(doc: TDocumentDefinitions): { getBuffer(): Promise<Buffer> };
+}
+const pdfmake = require('pdfmake') as PdfMake;
+
+const font = (pack: string, weight: number): string =>
+  require.resolve(`@fontsource/${pack}/files/${pack}-latin-${weight}-normal.woff`);
+const FILES = {
+  Archivo: {
+    normal: font('archivo', 600),
+    bold: font('archivo', 700),
+    italics: font('archivo', 600),
+    bolditalics: font('archivo', 700),
+  },
+  Atkinson: {
+    normal: font('atkinson-hyperlegible-next', 400),
+    bold: font('atkinson-hyperlegible-next', 700),
+    italics: font('atkinson-hyperlegible-next', 400),
+    bolditalics: font('atkinson-hyperlegible-next', 700),
+  },
+};
+pdfmake.setFonts(FILES);
+// Only the shipped fonts are read; nothing is ever fetched.
+const known = new Set<string>(Object.values(FILES).flatMap((f) => Object.values(f)));
+pdfmake.setLocalAccessPolicy((path) => known.has(path));
+pdfmake.setUrlAccessPolicy(() => false);
+
+export const INK = '#1C2521';
+export const SOFT = '#5B6760';
+export const RULE = '#D5CFBF';
+export const TAPE = '#F2C230';
+export const CHALK = '#1F55A8';
+export const KEEL = '#B93A25';
+
+/** A heading over a thin rule. */
+export const heading = (text: string, size = 15, breakBefore = false): Content => ({
+  stack: [
+    { text, font: 'Archivo', bold: true, fontSize: size, color: INK },
+    { canvas: [{ type: 'line', x1: 0, y1: 2, x2: 523, y2: 2, lineWidth: 1.2, lineColor: INK }] },
+  ],
+  margin: [0, 10, 0, 6],
+  ...(breakBefore ? { pageBreak: 'before' as const } : {}),
+});
+
+/** A table with thin rules between rows and a ruled head. */
+export const table = (
+  head: readonly string[],
+  rows: readonly (readonly Content[])[],
+  widths: readonly (string | number)[],
+): Content => ({
+  table: {
+    headerRows: 1,
+    dontBreakRows: true,
+    widths: [...widths],
+    body: [head.map((h) => ({ text: h, font: 'Archivo', fontSize: 8.5, color: SOFT })), ...rows.map((r) => [...r])],
+  },
+  layout: {
+    hLineWidth: (i: number) => (i === 0 ? 0 : i === 1 ? 0.9 : 0.4),
+    vLineWidth: () => 0,
+    hLineColor: () => RULE,
+    paddingTop: () => 3,
+    paddingBottom: () => 3,
+    paddingLeft: () => 2,
+    paddingRight: () => 6,
+  },
+  margin: [0, 2, 0, 8],
+});
+
+/** Typesets a document on letter paper with a foot line. */
+export const printPdf = (title: string, foot: string, content: Content[]): Promise<Buffer> =>
+  pdfmake
+    .createPdf({
+      pageSize: 'LETTER',
+      pageMargins: [44, 44, 44, 48],
+      info: { title, author: 'Rubbet', creator: 'Rubbet' },
+      defaultStyle: { font: 'Atkinson', fontSize: 10, color: INK, lineHeight: 1.2 },
+      content,
+      footer: (page: number, pages: number): Content => ({
+        columns: [
+          { text: foot, color: SOFT, fontSize: 8 },
+          { text: `${page} of ${pages}`, alignment: 'right', color: SOFT, fontSize: 8 },
+        ],
+        margin: [44, 14, 44, 0],
+      }),
+    })
+    .getBuffer();

@@ -1,0 +1,103 @@
+import type { Content } from 'pdfmake/interfaces.js';
+import { drawBuild, drawPads } from '@rubbet/core/draw';
+import { writeSvg } from '@rubbet/core/formats';
+import { printLength, printWeight } from '@rubbet/core/measure';
+import type { OrderComputation } from '@rubbet/core/order';
+import type { OrderDetail } from '../orders/orders.service.ts';
+import { visitItems } from '../visit/visitItems.ts';
+import { heading, KEEL, printPdf, SOFT, table, TAPE } from './print.ts';
+
+/** The customer's site and delivery sheet: what to prepare, pad heights, what happens that day, how to start. */
+export const siteSheetPdf = (order: OrderDetail, c: OrderComputation): Promise<Buffer> => {
+  const { size, weight } = c.summary;
+  const pads = order.survey?.pads;
+  const content: Content[] = [
+    { canvas: [{ type: 'rect', x: 0, y: 0, w: 523, h: 10, color: TAPE }] },
+    { text: 'Your site and delivery sheet', font: 'Archivo', bold: true, fontSize: 22, margin: [0, 10, 0, 0] },
+    { text: `${order.customer.name} · order ${order.id} · ${order.title}`, color: SOFT, fontSize: 11 },
+    {
+      columns: [
+        { width: 250, svg: writeSvg(drawBuild(c.build, 'front'), 400) },
+        {
+          stack: [
+            {
+              text: order.delivery
+                ? `We come on ${order.delivery.day} at ${order.delivery.arrives}.`
+                : 'We tell you the day as soon as it is set.',
+              font: 'Archivo',
+              bold: true,
+              fontSize: 13,
+            },
+            {
+              text: `It is ${printLength(size[0], 'feet-inches')} long, ${printLength(size[1], 'feet-inches')} wide and ${printLength(size[2], 'feet-inches')} high, and weighs ${printWeight(weight)}.`,
+              margin: [0, 4, 0, 4],
+            },
+            { text: order.customer.address, color: SOFT },
+            ...(order.delivery?.notes
+              ? [{ text: order.delivery.notes, margin: [0, 4, 0, 0] as [number, number, number, number] }]
+              : []),
+          ],
+        },
+      ],
+      columnGap: 18,
+      margin: [0, 10, 0, 6],
+    },
+    heading('Before we come'),
+    table(
+      ['', 'What', 'Why and how'],
+      visitItems(order).map((i) => [i.done ? 'done' : '[   ]', { text: i.title, bold: true }, i.text]),
+      [34, 120, '*'],
+    ),
+  ];
+  if (pads)
+    content.push(
+      heading('Your ground'),
+      { svg: writeSvg(drawPads(pads), 420), width: 330, alignment: 'center' },
+      table(
+        ['Pad', 'Lower by', 'Height', 'Made of'],
+        pads.pads.map((p) => [
+          p.name,
+          printLength(p.drop),
+          { text: printLength(p.height), bold: true },
+          [
+            p.blocks ? `${p.blocks} block courses` : '',
+            p.pavers ? `${p.pavers} pavers` : '',
+            p.shims ? `${printLength(p.shims)} of shims` : '',
+            p.dig ? `let in ${printLength(p.dig)}` : '',
+          ]
+            .filter(Boolean)
+            .join(', ') || 'stands on the ground',
+        ]),
+        [90, 70, 70, '*'],
+      ),
+      ...(pads.warnings.length > 0 ? [{ text: pads.warnings.join(' '), color: KEEL }] : []),
+    );
+  content.push(
+    heading('That day'),
+    {
+      ol: [
+        'We call when we leave.',
+        'We walk the way in with you before anything is unloaded.',
+        pads && pads.fall > 0 ? 'Pads to the heights above, level both ways.' : 'The place is checked with the level.',
+        'The unit is set, shimmed and checked: doors swing, latches close.',
+        'We show you every latch and the inside release.',
+      ],
+    },
+    heading('How to start'),
+    {
+      ul: [
+        'Move birds at night, straight on to the roost; keep them in for some days.',
+        'Feed in the middle of the run, dry.',
+        'If it smells, there are too many birds or the litter is spent.',
+        'Check level and latches after the first month and after every winter.',
+        'Never hang a heat lamp where it can fall: fire.',
+      ],
+    },
+    {
+      text: 'Local codes, permits and licensed trades decide. Have buried services located before you dig.',
+      color: KEEL,
+      margin: [0, 10, 0, 0],
+    },
+  );
+  return printPdf(`Site sheet ${order.id}`, `Order ${order.id} · ${order.title}`, content);
+};

@@ -1,0 +1,114 @@
+import type { Content } from 'pdfmake/interfaces.js';
+import { groupParts, partsOf } from '@rubbet/core/build';
+import { drawBuild } from '@rubbet/core/draw';
+import { describeCuts, writeSvg } from '@rubbet/core/formats';
+import { printLength, printMinutes, printWeight } from '@rubbet/core/measure';
+import type { OrderComputation } from '@rubbet/core/order';
+import { findItem } from '@rubbet/core/stock';
+import type { OrderDetail } from '../orders/orders.service.ts';
+import { CHALK, heading, KEEL, printPdf, SOFT, table, TAPE } from './print.ts';
+import { stickBar, tapeSvg } from './pictures.ts';
+
+const big = (text: string, size = 12): Content => ({ text, font: 'Archivo', bold: true, fontSize: size });
+
+/** The work order on paper: cover, stick bars, panels with tape marks, cut tickets, steps with checks and cautions. */
+export const workOrderPdf = (order: OrderDetail, c: OrderComputation): Promise<Buffer> => {
+  const { build, takeoff, steps } = c;
+  const content: Content[] = [
+    { canvas: [{ type: 'rect', x: 0, y: 0, w: 523, h: 10, color: TAPE }] },
+    { text: `Work order ${order.id}`, font: 'Archivo', bold: true, fontSize: 26, margin: [0, 10, 0, 0] },
+    { text: `${order.title} · ${order.customer.name} · wanted by ${order.wantedBy}`, color: SOFT, fontSize: 11 },
+    { svg: writeSvg(drawBuild(build, 'three'), 520), width: 420, alignment: 'center', margin: [0, 12, 0, 8] },
+    {
+      columns: [
+        { stack: [big(String(build.parts.length), 20), { text: 'parts', color: SOFT }] },
+        { stack: [big(String(takeoff.sticks.sticks.length), 20), { text: 'sticks', color: SOFT }] },
+        { stack: [big(String(takeoff.sheets.sheets.length), 20), { text: 'sheets', color: SOFT }] },
+        { stack: [big(printWeight(c.summary.weight), 20), { text: 'in all', color: SOFT }] },
+        { stack: [big(printMinutes(c.summary.benchMinutes), 20), { text: 'at the bench', color: SOFT }] },
+      ],
+    },
+    {
+      text: 'Saw: guards, eyes and ears. Nailer: keep hands clear of where a nail can turn out. Lift as a team. Local codes, permits and licensed trades decide.',
+      color: KEEL,
+      margin: [0, 12, 0, 0],
+    },
+    heading('Sticks', 15, true),
+    {
+      text: takeoff.sticks.proved
+        ? 'No plan costs less.'
+        : `Within $${((takeoff.sticks.cost - takeoff.sticks.bound) / 100).toFixed(2)} of the least any plan can cost.`,
+      color: SOFT,
+    },
+    ...takeoff.sticks.sticks.map((s): Content => ({ svg: stickBar(s), width: 523, margin: [0, 3, 0, 0] })),
+  ];
+  for (const a of build.assemblies) {
+    const mine = partsOf(build.parts, a.id);
+    content.push(heading(`${a.name[0]?.toUpperCase() ?? ''}${a.name.slice(1)}`, 15, true));
+    const drawing = drawBuild(build, `panel:${a.id}`);
+    const [x0, y0, x1, y1] = drawing.bounds;
+    const wide = Math.min(500, (330 * (x1 - x0)) / (y1 - y0));
+    content.push({ svg: writeSvg(drawing, wide), width: wide, alignment: 'center', margin: [0, 2, 0, 6] });
+    if (a.square)
+      content.push({
+        text: `Diagonals ${printLength(Math.hypot(a.square.width, a.square.height))} both ways.`,
+        color: KEEL,
+      });
+    for (const tape of a.tapes)
+      content.push(
+        { text: `One pull of the tape, ${tape.title}`, font: 'Archivo', bold: true, margin: [0, 6, 0, 2] },
+        { svg: tapeSvg(tape), width: 523 },
+      );
+    content.push(
+      table(
+        ['Mark', 'Part', 'From', 'Long point', 'Short', 'Ends', 'No.'],
+        groupParts(mine).map((g) => [
+          big(g.mark, 11),
+          {
+            text: [
+              g.part.name,
+              ...(g.part.fit === 'cut to length' ? [] : [{ text: ` · ${g.part.fit}`, color: CHALK, bold: true }]),
+              ...(g.part.notches.length > 0
+                ? [{ text: `\n${g.part.notches.join('; ')}`, fontSize: 8, color: SOFT }]
+                : []),
+            ],
+          },
+          findItem(g.part.item).name,
+          { text: printLength(g.part.length), bold: true },
+          g.part.shortPoint < g.part.length - 1e-6 ? printLength(g.part.shortPoint) : '',
+          { text: describeCuts(g.part), fontSize: 8.5 },
+          { text: `× ${g.quantity}`, bold: true },
+        ]),
+        [34, '*', 62, 58, 46, 96, 28],
+      ),
+    );
+  }
+  content.push(heading('Steps', 15, true));
+  steps.forEach((s, i) =>
+    content.push({
+      unbreakable: true,
+      margin: [0, 4, 0, 4],
+      columns: [
+        { width: 26, text: String(i + 1), font: 'Archivo', bold: true, fontSize: 13 },
+        {
+          stack: [
+            { text: s.title, font: 'Archivo', bold: true, fontSize: 11.5 },
+            { text: s.text.join(' ') },
+            ...(s.gate
+              ? [
+                  {
+                    text: `Check: ${s.gate.what}${s.gate.expected === undefined ? '' : ` ${printLength(s.gate.expected)}`}${s.gate.tolerance ? `, ± ${printLength(s.gate.tolerance)}` : ''}`,
+                    bold: true,
+                    color: CHALK,
+                  },
+                ]
+              : []),
+            ...(s.cautions.length > 0 ? [{ text: s.cautions.join(' '), color: KEEL, fontSize: 9 }] : []),
+          ],
+        },
+        { width: 70, text: `${s.minutes} min\n☐`.replace('☐', '[   ]'), alignment: 'right', color: SOFT },
+      ],
+    }),
+  );
+  return printPdf(`Work order ${order.id}`, `Work order ${order.id} · ${order.title}`, content);
+};

@@ -1,0 +1,42 @@
+import { createApp } from './createApp.ts';
+import { connect, migrate } from './database/connect.ts';
+import { loadDemo } from './demo/loadDemo.ts';
+
+const url = process.env.DATABASE_URL ?? '';
+const port = Number(process.env.PORT ?? 4680);
+
+const say = (message: string): never => {
+  process.stderr.write(`${message}\n`);
+  process.exit(1);
+};
+
+try {
+  const db = connect(url);
+  await migrate(db);
+  if (process.env.DEMO !== 'no') await loadDemo(db, process.env.DEMO === 'reset');
+  await db.destroy();
+} catch (error) {
+  const code = (error as { code?: string }).code ?? '';
+  if (code === 'ECONNREFUSED')
+    say('The database does not answer at DATABASE_URL: start it, or leave DATABASE_URL out to use a private one.');
+  else if (code === 'ER_ACCESS_DENIED_ERROR')
+    say('The database refuses the user or password in DATABASE_URL: check both.');
+  else say(`The database could not be made ready: ${error instanceof Error ? error.message : String(error)}`);
+}
+
+const app = await createApp(process.env.WEB_DIR === undefined ? {} : { webDir: process.env.WEB_DIR });
+try {
+  await app.listen(port, '127.0.0.1');
+} catch (error) {
+  if ((error as { code?: string }).code === 'EADDRINUSE')
+    say(`Port ${port} is in use by another program: stop it, or choose another with PORT=… npm start.`);
+  if ((error as { code?: string }).code === 'EACCES')
+    say(`Port ${port} may not be opened by this user: choose one over 1024 with PORT=… npm start.`);
+  throw error;
+}
+process.stdout.write(`ready ${port}\n`);
+const stop = (): void => {
+  void app.close().then(() => process.exit(0));
+};
+process.on('SIGINT', stop);
+process.on('SIGTERM', stop);
