@@ -1,32 +1,28 @@
 import type { Knex } from 'knex';
 
-const versioned = (t: Knex.CreateTableBuilder): void => {
-  t.integer('version').unsigned().notNullable().defaultTo(1);
-  t.timestamp('created_at').notNullable().defaultTo(knexNow(t));
-};
-const knexNow = (t: Knex.CreateTableBuilder): Knex.Raw =>
-  (t as unknown as { client: { raw: (sql: string) => Knex.Raw } }).client.raw('CURRENT_TIMESTAMP');
-
 export const up = async (db: Knex): Promise<void> => {
-  const s = db.schema;
-  await s.createTable('users', (t) => {
+  const versioned = (t: Knex.CreateTableBuilder): void => {
+    t.integer('version').unsigned().notNullable().defaultTo(1);
+    t.timestamp('created_at').notNullable().defaultTo(db.fn.now());
+  };
+  await db.schema.createTable('users', (t) => {
     t.increments('id');
     t.string('name', 80).notNullable();
     t.string('login', 60).notNullable().unique();
     t.string('password_hash', 200).notNullable();
     t.enum('role', ['office', 'shop', 'driver']).notNullable();
   });
-  await s.createTable('sessions', (t) => {
+  await db.schema.createTable('sessions', (t) => {
     t.string('id', 64).primary();
     t.integer('user_id').unsigned().notNullable().references('users.id').onDelete('CASCADE');
     t.dateTime('expires_at').notNullable().index();
   });
-  await s.createTable('login_attempts', (t) => {
+  await db.schema.createTable('login_attempts', (t) => {
     t.increments('id');
     t.string('login', 60).notNullable().index();
     t.dateTime('at').notNullable();
   });
-  await s.createTable('customers', (t) => {
+  await db.schema.createTable('customers', (t) => {
     t.increments('id');
     t.string('name', 120).notNullable();
     t.string('phone', 40).notNullable().defaultTo('');
@@ -35,14 +31,14 @@ export const up = async (db: Knex): Promise<void> => {
     t.integer('miles').unsigned().notNullable().defaultTo(0);
     versioned(t);
   });
-  await s.createTable('models', (t) => {
+  await db.schema.createTable('models', (t) => {
     t.increments('id');
     t.string('name', 80).notNullable().unique();
     t.string('family', 40).notNullable();
     t.string('purpose', 240).notNullable().defaultTo('');
     versioned(t);
   });
-  await s.createTable('model_revisions', (t) => {
+  await db.schema.createTable('model_revisions', (t) => {
     t.increments('id');
     t.integer('model_id').unsigned().notNullable().references('models.id').onDelete('CASCADE');
     t.integer('number').unsigned().notNullable();
@@ -51,7 +47,7 @@ export const up = async (db: Knex): Promise<void> => {
     t.string('note', 240).notNullable().defaultTo('');
     t.unique(['model_id', 'number']);
   });
-  await s.createTable('orders', (t) => {
+  await db.schema.createTable('orders', (t) => {
     t.increments('id');
     t.integer('customer_id').unsigned().notNullable().references('customers.id');
     t.integer('model_id').unsigned().nullable().references('models.id');
@@ -71,7 +67,7 @@ export const up = async (db: Knex): Promise<void> => {
     t.text('notes').notNullable();
     versioned(t);
   });
-  await s.createTable('spec_revisions', (t) => {
+  await db.schema.createTable('spec_revisions', (t) => {
     t.increments('id');
     t.integer('order_id').unsigned().notNullable().references('orders.id').onDelete('CASCADE');
     t.integer('number').unsigned().notNullable();
@@ -82,13 +78,13 @@ export const up = async (db: Knex): Promise<void> => {
     t.timestamp('created_at').notNullable().defaultTo(db.fn.now());
     t.unique(['order_id', 'number']);
   });
-  await s.createTable('surveys', (t) => {
+  await db.schema.createTable('surveys', (t) => {
     t.increments('id');
     t.integer('order_id').unsigned().notNullable().unique().references('orders.id').onDelete('CASCADE');
     t.json('survey').notNullable();
     versioned(t);
   });
-  await s.createTable('work_orders', (t) => {
+  await db.schema.createTable('work_orders', (t) => {
     t.increments('id');
     t.integer('order_id').unsigned().notNullable().unique().references('orders.id').onDelete('CASCADE');
     t.integer('revision_id').unsigned().notNullable().references('spec_revisions.id');
@@ -96,7 +92,7 @@ export const up = async (db: Knex): Promise<void> => {
     t.dateTime('done_at').nullable();
     versioned(t);
   });
-  await s.createTable('work_parts', (t) => {
+  await db.schema.createTable('work_parts', (t) => {
     t.increments('id');
     t.integer('work_order_id').unsigned().notNullable().references('work_orders.id').onDelete('CASCADE');
     t.string('part_id', 80).notNullable();
@@ -108,7 +104,7 @@ export const up = async (db: Knex): Promise<void> => {
     t.integer('version').unsigned().notNullable().defaultTo(1);
     t.unique(['work_order_id', 'part_id']);
   });
-  await s.createTable('work_steps', (t) => {
+  await db.schema.createTable('work_steps', (t) => {
     t.increments('id');
     t.integer('work_order_id').unsigned().notNullable().references('work_orders.id').onDelete('CASCADE');
     t.string('step_id', 80).notNullable();
@@ -119,7 +115,7 @@ export const up = async (db: Knex): Promise<void> => {
     t.integer('version').unsigned().notNullable().defaultTo(1);
     t.unique(['work_order_id', 'step_id']);
   });
-  await s.createTable('stock', (t) => {
+  await db.schema.createTable('stock', (t) => {
     t.increments('id');
     t.string('item', 40).notNullable();
     t.double('length').nullable();
@@ -128,7 +124,7 @@ export const up = async (db: Knex): Promise<void> => {
     t.integer('version').unsigned().notNullable().defaultTo(1);
     t.index(['item', 'length']);
   });
-  await s.createTable('stock_ledger', (t) => {
+  await db.schema.createTable('stock_ledger', (t) => {
     t.increments('id');
     t.integer('stock_id').unsigned().notNullable().references('stock.id');
     t.integer('change').notNullable();
@@ -136,26 +132,26 @@ export const up = async (db: Knex): Promise<void> => {
     t.string('by', 80).notNullable();
     t.timestamp('at').notNullable().defaultTo(db.fn.now());
   });
-  await s.createTable('crews', (t) => {
+  await db.schema.createTable('crews', (t) => {
     t.string('id', 20).primary();
     t.string('name', 60).notNullable();
     t.json('stations').notNullable();
     t.integer('people').unsigned().notNullable();
     t.integer('seq').unsigned().notNullable();
   });
-  await s.createTable('members', (t) => {
+  await db.schema.createTable('members', (t) => {
     t.increments('id');
     t.string('crew_id', 20).notNullable().references('crews.id');
     t.string('name', 80).notNullable();
     t.boolean('leads').notNullable().defaultTo(false);
   });
-  await s.createTable('calendar_days', (t) => {
+  await db.schema.createTable('calendar_days', (t) => {
     t.date('day').primary();
     t.boolean('closed').notNullable().defaultTo(false);
     t.string('note', 120).notNullable().defaultTo('');
     t.string('weather', 40).notNullable().defaultTo('');
   });
-  await s.createTable('operations', (t) => {
+  await db.schema.createTable('operations', (t) => {
     t.string('id', 40).primary();
     t.integer('order_id').unsigned().notNullable().references('orders.id').onDelete('CASCADE');
     t.string('op', 20).notNullable();
@@ -172,11 +168,11 @@ export const up = async (db: Knex): Promise<void> => {
     t.boolean('done').notNullable().defaultTo(false);
     t.integer('version').unsigned().notNullable().defaultTo(1);
   });
-  await s.createTable('trailers', (t) => {
+  await db.schema.createTable('trailers', (t) => {
     t.string('id', 20).primary();
     t.json('trailer').notNullable();
   });
-  await s.createTable('deliveries', (t) => {
+  await db.schema.createTable('deliveries', (t) => {
     t.increments('id');
     t.integer('order_id').unsigned().notNullable().unique().references('orders.id').onDelete('CASCADE');
     t.date('day').notNullable();
@@ -185,19 +181,19 @@ export const up = async (db: Knex): Promise<void> => {
     t.text('notes').notNullable();
     versioned(t);
   });
-  await s.createTable('visit_items', (t) => {
+  await db.schema.createTable('visit_items', (t) => {
     t.increments('id');
     t.integer('order_id').unsigned().notNullable().references('orders.id').onDelete('CASCADE');
     t.string('item', 40).notNullable();
     t.dateTime('done_at').notNullable();
     t.unique(['order_id', 'item']);
   });
-  await s.createTable('settings', (t) => {
+  await db.schema.createTable('settings', (t) => {
     t.string('id', 40).primary();
     t.json('value').notNullable();
     t.integer('version').unsigned().notNullable().defaultTo(1);
   });
-  await s.createTable('audit', (t) => {
+  await db.schema.createTable('audit', (t) => {
     t.increments('id');
     t.timestamp('at').notNullable().defaultTo(db.fn.now());
     t.integer('user_id').unsigned().nullable();
