@@ -7,7 +7,8 @@ import { startServer } from './lib/serve.mjs';
 
 const reset = process.argv.includes('--reset-demo');
 const port = Number(process.env.PORT ?? 4680);
-if (!Number.isInteger(port) || port < 1 || port > 65535) stopWith(`PORT is "${process.env.PORT}"; it must be a number from 1 to 65535.`);
+if (!Number.isInteger(port) || port < 1 || port > 65535)
+  stopWith(`PORT is "${process.env.PORT}"; it must be a number from 1 to 65535.`);
 
 const portIsFree = () =>
   new Promise((resolve) => {
@@ -17,8 +18,10 @@ const portIsFree = () =>
   });
 if (!reset) {
   const free = await portIsFree();
-  if (free === 'EADDRINUSE') stopWith(`Port ${port} is in use by another program: stop it, or choose another with PORT=… npm start.`);
-  if (free === 'EACCES') stopWith(`Port ${port} may not be opened by this user: choose one over 1024 with PORT=… npm start.`);
+  if (free === 'EADDRINUSE')
+    stopWith(`Port ${port} is in use by another program: stop it, or choose another with PORT=… npm start.`);
+  if (free === 'EACCES')
+    stopWith(`Port ${port} may not be opened by this user: choose one over 1024 with PORT=… npm start.`);
 }
 
 const own = process.env.DATABASE_URL === undefined;

@@ -6,7 +6,14 @@ export const startServer = ({ url, port, demo = 'yes', onLine }) =>
   new Promise((resolve, reject) => {
     const child = spawn(process.execPath, ['server/dist/main.js'], {
       cwd: root,
-      env: { ...process.env, DATABASE_URL: url, PORT: String(port), WEB_DIR: `${root}/web/dist`, DEMO: demo, NODE_ENV: process.env.NODE_ENV ?? 'production' },
+      env: {
+        ...process.env,
+        DATABASE_URL: url,
+        PORT: String(port),
+        WEB_DIR: `${root}/web/dist`,
+        DEMO: demo,
+        NODE_ENV: process.env.NODE_ENV ?? 'production',
+      },
       stdio: ['ignore', 'pipe', 'pipe'],
       detached: true,
     });
@@ -19,7 +26,13 @@ export const startServer = ({ url, port, demo = 'yes', onLine }) =>
     child.stdout.on('data', (d) => {
       if (!ready && /^ready /m.test(String(d))) {
         ready = true;
-        resolve({ child, stop: () => new Promise((done) => (child.exitCode === null ? (child.once('exit', done), child.kill('SIGTERM')) : done())) });
+        resolve({
+          child,
+          stop: () =>
+            new Promise((done) =>
+              child.exitCode === null ? (child.once('exit', done), child.kill('SIGTERM')) : done(),
+            ),
+        });
       } else onLine?.(String(d));
     });
     child.once('exit', (code) => {

@@ -19,25 +19,39 @@ const has = (command) => spawnSync('sh', ['-c', `command -v ${command}`]).status
 
 /** Installs Debian packages whose command is not there. */
 export const ensurePackages = (wanted) => {
-  const missing = wanted.filter(([command]) => !has(command) && !existsSync(`/usr/sbin/${command}`)).map(([, name]) => name);
+  const missing = wanted
+    .filter(([command]) => !has(command) && !existsSync(`/usr/sbin/${command}`))
+    .map(([, name]) => name);
   if (missing.length === 0) return;
-  if (!has('apt-get')) stopWith(`This needs ${missing.join(' and ')}, and there is no apt-get to install it with: install it by hand, then start again.`);
-  if (process.getuid?.() !== 0) stopWith(`This needs ${missing.join(' and ')}: run "sudo apt-get install -y --no-install-recommends ${missing.join(' ')}", then start again.`);
+  if (!has('apt-get'))
+    stopWith(
+      `This needs ${missing.join(' and ')}, and there is no apt-get to install it with: install it by hand, then start again.`,
+    );
+  if (process.getuid?.() !== 0)
+    stopWith(
+      `This needs ${missing.join(' and ')}: run "sudo apt-get install -y --no-install-recommends ${missing.join(' ')}", then start again.`,
+    );
   say(`Installing ${missing.join(', ')} …`);
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' };
   const apt = (args) => spawnSync('apt-get', args, { env, stdio: ['ignore', 'ignore', 'pipe'] });
   apt(['update', '-q']);
   const done = apt(['install', '-y', '-q', '--no-install-recommends', ...missing]);
-  if (done.status !== 0) stopWith(`Installing ${missing.join(', ')} failed: ${String(done.stderr).trim().split('\n').at(-1)}`);
+  if (done.status !== 0)
+    stopWith(`Installing ${missing.join(', ')} failed: ${String(done.stderr).trim().split('\n').at(-1)}`);
 };
 
 /** Runs `npm ci` when the lock file is not the one that was installed last. */
 export const ensureModules = () => {
-  const lock = createHash('sha256').update(readFileSync(`${root}/package-lock.json`)).digest('hex');
+  const lock = createHash('sha256')
+    .update(readFileSync(`${root}/package-lock.json`))
+    .digest('hex');
   const stamp = `${root}/node_modules/.rubbet-lock`;
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
   say('Installing node modules …');
-  const done = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] });
+  const done = spawnSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+    cwd: root,
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
   if (done.status !== 0) stopWith('npm ci failed: look at the lines above, then start again.');
   writeFileSync(stamp, lock);
 };
@@ -55,7 +69,10 @@ export const ensureBuilt = (wanted = ['core', 'cli', 'demo', 'server', 'web']) =
   const coreAt = newest(`${root}/core/src`);
   const stale = wanted.filter((p) => {
     const out = newest(`${root}/${p}/dist`);
-    const sources = Math.max(newest(`${root}/${p}/src`), p === 'web' ? Math.max(coreAt, newest(`${root}/web/index.html`), newest(`${root}/web/vite.config.ts`)) : 0);
+    const sources = Math.max(
+      newest(`${root}/${p}/src`),
+      p === 'web' ? Math.max(coreAt, newest(`${root}/web/index.html`), newest(`${root}/web/vite.config.ts`)) : 0,
+    );
     return out === 0 || sources > out;
   });
   if (stale.length === 0) return;
@@ -67,6 +84,10 @@ export const ensureDir = (dir) => {
   try {
     mkdirSync(dir, { recursive: true });
   } catch (error) {
-    stopWith(error.code === 'EACCES' ? `${dir} may not be written by this user: choose another place with RUBBET_DATA=…` : `${dir} could not be made: ${error.message}`);
+    stopWith(
+      error.code === 'EACCES'
+        ? `${dir} may not be written by this user: choose another place with RUBBET_DATA=…`
+        : `${dir} could not be made: ${error.message}`,
+    );
   }
 };

@@ -78,7 +78,11 @@ const flatItems = (c: Camera, parts: readonly Part[], options: DrawOptions): Dra
 const drawSquareOn = (build: Build, view: string, options: DrawOptions): Drawing => {
   const c = CAMERAS[view] as Camera;
   const parts = shown(build, options);
-  const items = flatItems(c, parts, options);
+  // Face by face from far to near: a sloped roof is before the wall at its eave and behind it at its ridge.
+  const items: DrawItem[] = parts
+    .flatMap((part) => solidFaces(c, part, fillOf(part, options) as ReturnType<typeof toneOf>))
+    .sort((a, b) => a.depth - b.depth)
+    .map((f) => ({ ...f.area, shade: (f.area.shade ?? 0) / 3 }));
   const box = measurePtBounds(items.flatMap((i) => (i.kind === 'area' ? i.rings.flat() : [])));
   const size = Math.max(3, (box[2] - box[0]) / 26);
   const [bx0, by0, bx1, by1] = build.facts.base;

@@ -74,11 +74,12 @@ export const drawPads = (plan: PadPlan): Drawing => {
       { kind: 'line', from: tip, to: wing(-0.45), stroke: 'chalk', weight: 1.6 },
       {
         kind: 'text',
-        at: [c[0], c[1] + size * 0.7],
+        at: c,
         text: `falls ${printLength(Math.round(plan.slope * 4) / 4)} in 10 ft`,
         size: size * 0.85,
         anchor: 'middle',
         tone: 'chalk',
+        tag: 'paper',
       },
     );
   }

@@ -73,6 +73,14 @@ export const table = (
   margin: [0, 2, 0, 8],
 });
 
+/** The shipped print fonts have no double prime: inches are marked by the straight quote on paper. */
+const plainMarks = (node: unknown): unknown => {
+  if (typeof node === 'string') return node.replaceAll('″', '"');
+  if (Array.isArray(node)) return node.map(plainMarks);
+  if (typeof node !== 'object' || node === null) return node;
+  return Object.fromEntries(Object.entries(node).map(([k, v]) => [k, typeof v === 'function' ? v : plainMarks(v)]));
+};
+
 /** Typesets a document on letter paper with a foot line. */
 export const printPdf = (title: string, foot: string, content: Content[]): Promise<Buffer> =>
   pdfmake
@@ -81,7 +89,7 @@ export const printPdf = (title: string, foot: string, content: Content[]): Promi
       pageMargins: [44, 44, 44, 48],
       info: { title, author: 'Rubbet', creator: 'Rubbet' },
       defaultStyle: { font: 'Atkinson', fontSize: 10, color: INK, lineHeight: 1.2 },
-      content,
+      content: plainMarks(content) as Content[],
       footer: (page: number, pages: number): Content => ({
         columns: [
           { text: foot, color: SOFT, fontSize: 8 },

@@ -51,7 +51,7 @@ export const siteSheetPdf = (order: OrderDetail, c: OrderComputation): Promise<B
   ];
   if (pads)
     content.push(
-      heading('Your ground'),
+      heading('Your ground', 15, true),
       { svg: writeSvg(drawPads(pads), 420), width: 330, alignment: 'center' },
       table(
         ['Pad', 'Lower by', 'Height', 'Made of'],
