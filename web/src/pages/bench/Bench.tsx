@@ -1,0 +1,409 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { useEffect, useMemo, useState } from 'react';
+import { Link, Navigate, useParams } from 'react-router';
+import useSWR from 'swr';
+import { groupParts } from '@rubbet/core/build';
+import { drawBuild } from '@rubbet/core/draw';
+import { printLength } from '@rubbet/core/measure';
+import { buildSpec, parseSpec } from '@rubbet/core/model';
+import { planSteps } from '@rubbet/core/steps';
+import type { Step } from '@rubbet/core/steps';
+import { findItem } from '@rubbet/core/stock';
+import { api } from '../../data/api.ts';
+import type { ApiError } from '../../data/api.ts';
+import { useMe, useRules } from '../../data/hooks.ts';
+import type { WorkOrder, WorkPart } from '../../data/types.ts';
+import { LinkButton } from '../../parts/Button.tsx';
+import { DrawingView } from '../../parts/DrawingView.tsx';
+import { Loading } from '../../parts/Loading.tsx';
+import { useNotice } from '../../parts/Notice.tsx';
+import { TapeMarks } from '../../parts/TapeMarks.tsx';
+import { Len, WithFractions } from '../../parts/Text.tsx';
+import { MeasurePanel, TroublePanel } from './panels.tsx';
+import { SawList } from './SawList.tsx';
+import { useClock } from './useClock.ts';
+import { HoldButton } from './HoldButton.tsx';
+import '../../app/lightDark.ts';
+
+const Mark = chakra('span', {
+  base: {
+    bg: 'ink',
+    color: 'sheet',
+    fontFamily: 'heading',
+    fontWeight: 700,
+    fontSize: '17px',
+    textAlign: 'center',
+    py: '4px',
+    minW: '58px',
+    display: 'inline-block',
+  },
+});
+const Big = chakra('button', {
+  base: {
+    textAlign: 'center',
+    px: 3,
+    minH: '112px',
+    fontFamily: 'heading',
+    fontStretch: '86%',
+    fontWeight: 640,
+    fontSize: '22px',
+    bg: 'sheet',
+    borderRight: '1px solid',
+    borderColor: 'rule',
+    _disabled: { color: 'soft' },
+  },
+});
+const PanelTab = chakra('button', {
+  base: {
+    px: '12px',
+    minH: '44px',
+    fontFamily: 'heading',
+    fontStretch: '80%',
+    fontWeight: 600,
+    fontSize: '15px',
+    color: 'railtext',
+    whiteSpace: 'nowrap',
+    borderBottom: '4px solid transparent',
+    '&[aria-pressed=true]': { borderColor: 'tape' },
+  },
+});
+
+/** What the panel tabs are: the saw, each assembly, and the rest. */
+const tabOf = (s: Step): string => (s.station === 'saw' ? 'saw' : (s.assembly ?? 'last'));
+
+/** The bench: one step, one picture, one list, one tape, one big way forward. */
+export const Bench = () => {
+  const { id = '' } = useParams();
+  const { me, error: signedOut } = useMe();
+  const { data, error, mutate } = useSWR<WorkOrder, ApiError>(me ? `/orders/${id}/work-order` : null);
+  const rules = useRules();
+  const { tell, fail } = useNotice();
+  const build = useMemo(() => (data ? buildSpec(parseSpec(data.spec)) : undefined), [data]);
+  const steps = useMemo(
+    () => (build ? planSteps(build, rules.labour).filter((s) => !['road', 'site', 'yard'].includes(s.station)) : []),
+    [build, rules.labour],
+  );
+  const [at, setAt] = useState<string>();
+  const [panel, setPanel] = useState<'none' | 'measure' | 'trouble'>('none');
+  const [busy, setBusy] = useState(false);
+  const state = new Map((data?.steps ?? []).map((s) => [s.step_id, s]));
+  const open = steps.find((s) => state.get(s.id)?.state !== 'done');
+  const step = steps.find((s) => s.id === at) ?? open ?? steps[steps.length - 1];
+  const clock = useClock(step?.id);
+  const row = step ? state.get(step.id) : undefined;
+  const done = row?.state === 'done';
+  const byId = useMemo(() => new Map((data?.parts ?? []).map((p) => [p.part_id, p])), [data]);
+  const drawing = useMemo(() => {
+    if (!build || !step) return undefined;
+    const panelView = step.view.startsWith('panel:') ? step.view : 'three';
+    return drawBuild(
+      build,
+      panelView,
+      panelView === 'three' && step.parts.length > 0
+        ? { highlight: step.parts }
+        : step.verb === 'skin'
+          ? { highlight: step.parts }
+          : {},
+    );
+  }, [build, step]);
+
+  const finish = async (to: 'done' | 'open'): Promise<void> => {
+    if (!step || !row) return;
+    setBusy(true);
+    try {
+      const next = await api<WorkOrder>(`/orders/${id}/work-order/steps/${row.id}`, {
+        method: 'PATCH',
+        body: {
+          version: row.version,
+          state: to,
+          ...(to === 'done' ? { minutes: Math.round(clock.seconds / 60) } : {}),
+        },
+      });
+      await mutate(next, { revalidate: false });
+      if (to === 'done') setAt(undefined);
+    } catch (e) {
+      fail(e);
+    } finally {
+      setBusy(false);
+    }
+  };
+  const changePart = async (part: WorkPart, body: Record<string, unknown>, said?: string): Promise<void> => {
+    try {
+      await mutate(
+        await api<WorkOrder>(`/orders/${id}/work-order/parts/${part.id}`, {
+          method: 'PATCH',
+          body: { version: part.version, ...body },
+        }),
+        { revalidate: false },
+      );
+      if (said) tell(said);
+    } catch (e) {
+      fail(e);
+      await mutate();
+    }
+  };
+  useEffect(() => setPanel('none'), [step?.id]);
+
+  if (signedOut?.status === 401) return <Navigate to="/sign-in" state={{ from: `/bench/${id}` }} replace />;
+  if (error) throw error;
+  if (!data || !build || !step) return <Loading />;
+  const tabs = [...new Set(steps.map(tabOf))];
+  const mine = steps.filter((s) => tabOf(s) === tabOf(step));
+  const parts = build.parts.filter((p) => step.parts.includes(p.id));
+  const groups = groupParts(parts);
+  const measured = groups.filter((g) => g.part.fit === 'measure in place');
+  const tape =
+    step.assembly && (step.verb === 'lay out' || step.verb === 'frame')
+      ? build.assemblies.find((a) => a.id === step.assembly)?.tapes[0]
+      : undefined;
+  const cut = data.parts.filter((p) => p.state === 'cut').length;
+  const number = steps.indexOf(step) + 1;
+  return (
+    <Box height="100%" minH="700px" display="grid" gridTemplateRows="auto auto minmax(0,1fr) auto auto" bg="paper">
+      <Box bg="rail" color="railtext" display="flex" alignItems="center" gap={5} px={5} py={2} minH="60px">
+        <Link
+          to={`/orders/${id}/bench`}
+          style={{ color: 'inherit', textDecoration: 'none' }}
+          aria-label="Back to the order"
+        >
+          <span className="cond" style={{ fontSize: 22 }}>
+            {data.order.id} · {data.order.title}
+          </span>
+        </Link>
+        <span>
+          step {number} of {steps.length}
+        </span>
+        <Box ml="auto" className="cond">
+          cut {cut} of {data.parts.length}
+        </Box>
+        <Box
+          bg="tape"
+          color="tapeink"
+          px={3}
+          py={1}
+          className="cond"
+          fontSize="21px"
+          role="timer"
+          aria-label="Time on this step"
+        >
+          {clock.text}
+        </Box>
+      </Box>
+      <Box bg="rail" display="flex" overflowX="auto" px={3} role="group" aria-label="Panels">
+        {tabs.map((t) => {
+          const of = steps.filter((s) => tabOf(s) === t);
+          const left = of.filter((s) => state.get(s.id)?.state !== 'done');
+          return (
+            <PanelTab key={t} aria-pressed={t === tabOf(step)} onClick={() => setAt((left[0] ?? of[0])?.id)}>
+              {t === 'saw' ? 'Saw' : t === 'last' ? 'Finish' : (build.assemblies.find((a) => a.id === t)?.name ?? t)}
+              {left.length === 0 ? ' ✓' : ''}
+            </PanelTab>
+          );
+        })}
+      </Box>
+      <Box
+        display="grid"
+        gridTemplateColumns={step.verb === 'cut' ? 'minmax(0,1fr)' : 'minmax(0,1.45fr) minmax(0,1fr)'}
+        minH={0}
+      >
+        {step.verb === 'cut' ? (
+          <SawList work={data} step={step} build={build} onTick={(part, to) => void changePart(part, { state: to })} />
+        ) : (
+          <>
+            <Box
+              className="dots"
+              bg="sheet"
+              borderRight="1px solid"
+              borderColor="rule"
+              p={3}
+              minH={0}
+              position="relative"
+            >
+              {drawing && <DrawingView drawing={drawing} pixels={600} label={`Picture of ${step.title}`} />}
+              {step.gate?.expected !== undefined && step.verb === 'check' && (
+                <Box
+                  position="absolute"
+                  top="14px"
+                  left={0}
+                  right={0}
+                  textAlign="center"
+                  color="keel"
+                  className="cond"
+                  fontSize="20px"
+                >
+                  <Len inches={step.gate.expected} /> both ways
+                </Box>
+              )}
+              <Box position="absolute" bottom="10px" left="18px" color="soft">
+                {step.view.startsWith('panel:')
+                  ? 'seen from outside, lying flat, hook the tape at the left end'
+                  : 'where it goes'}
+              </Box>
+            </Box>
+            <Box px={5} py={4} overflow="auto" minH={0} tabIndex={0} role="region" aria-label="This step">
+              <Box className="cond" fontSize="26px" lineHeight={1.15} mb={2}>
+                {step.title}
+              </Box>
+              <Box color="soft" mb={2}>
+                {mine.map((s) => (
+                  <chakra.button
+                    key={s.id}
+                    onClick={() => setAt(s.id)}
+                    mr={2}
+                    minW="30px"
+                    py="3px"
+                    border="1px solid"
+                    borderColor="rule"
+                    textAlign="center"
+                    bg={s.id === step.id ? 'tape' : 'sheet'}
+                    color={s.id === step.id ? 'tapeink' : 'ink'}
+                    aria-label={`${s.title}${state.get(s.id)?.state === 'done' ? ', done' : ''}`}
+                    aria-current={s.id === step.id ? 'step' : undefined}
+                  >
+                    {state.get(s.id)?.state === 'done' ? '✓' : mine.indexOf(s) + 1}
+                  </chakra.button>
+                ))}
+              </Box>
+              {groups.slice(0, 14).map((g) => {
+                const got = byId.get(g.part.id);
+                const inPlace = g.part.fit === 'measure in place';
+                return (
+                  <Box
+                    key={g.mark}
+                    display="grid"
+                    gridTemplateColumns="64px 1fr auto"
+                    gap={3}
+                    alignItems="center"
+                    borderTop="1px solid"
+                    borderColor="rule"
+                    py="7px"
+                  >
+                    <Mark bg={inPlace ? 'chalk' : 'ink'}>{g.mark}</Mark>
+                    <Box lineHeight={1.25}>
+                      {g.part.name}, {findItem(g.part.item).name}
+                      {inPlace && (
+                        <Box color="chalk" fontWeight={700}>
+                          measure in place
+                        </Box>
+                      )}
+                    </Box>
+                    <Box className="cond" fontSize="24px" color={inPlace ? 'chalk' : 'ink'} whiteSpace="nowrap">
+                      {inPlace && got?.measured == null ? 'about ' : ''}
+                      <Len inches={got?.measured ?? g.part.length} /> × {g.quantity}
+                    </Box>
+                  </Box>
+                );
+              })}
+              {groups.length > 14 && <Box color="soft">and {groups.length - 14} more marks, all highlighted</Box>}
+              {step.gate && step.verb !== 'check' && (
+                <Box mt={2} color="chalk" fontWeight={700}>
+                  Check: {step.gate.what} {step.gate.expected !== undefined && <Len inches={step.gate.expected} />}
+                </Box>
+              )}
+              <Box bg="amberwash" borderLeft="5px solid" borderColor="amber" px={3} py={2} mt={3} fontSize="16px">
+                {step.text.map((t) => (
+                  <p key={t}>
+                    <WithFractions text={t} />
+                  </p>
+                ))}
+                {step.cautions.map((c) => (
+                  <Box key={c} fontWeight={700}>
+                    {c}
+                  </Box>
+                ))}
+              </Box>
+            </Box>
+          </>
+        )}
+      </Box>
+      <Box borderTop="2px solid" borderColor="ink" px={5} py={tape ? 2 : 0} bg="paper" overflow="hidden">
+        {panel === 'none' && tape && <TapeMarks tape={tape} tall />}
+        {panel === 'measure' && (
+          <MeasurePanel
+            groups={measured}
+            parts={byId}
+            close={() => setPanel('none')}
+            keep={(part, inches) =>
+              changePart(
+                part,
+                { measured: inches },
+                `${part.mark} is ${printLength(inches)}; the sticks are planned again.`,
+              )
+            }
+          />
+        )}
+        {panel === 'trouble' && (
+          <TroublePanel
+            groups={groups}
+            parts={byId}
+            close={() => setPanel('none')}
+            spoiled={(part) =>
+              changePart(part, { state: 'spoiled' }, `${part.mark} is taken as spoiled; another is planned.`)
+            }
+          />
+        )}
+      </Box>
+      <Box display="grid" gridTemplateColumns="190px 220px 1fr" borderTop="2px solid" borderColor="ink">
+        <Big onClick={() => setPanel(panel === 'trouble' ? 'none' : 'trouble')} aria-expanded={panel === 'trouble'}>
+          Something’s wrong
+          <Box fontFamily="body" fontSize="15px" color="soft" fontWeight={400}>
+            spoiled, short, stopped
+          </Box>
+        </Big>
+        <Big
+          disabled={measured.length === 0}
+          onClick={() => setPanel(panel === 'measure' ? 'none' : 'measure')}
+          aria-expanded={panel === 'measure'}
+        >
+          {measured.length === 0
+            ? 'Nothing to measure'
+            : `Measure ${measured
+                .map((g) => g.mark)
+                .slice(0, 2)
+                .join(', ')}`}
+          <Box fontFamily="body" fontSize="15px" color="soft" fontWeight={400}>
+            {measured[0] ? (
+              <>
+                expected <Len inches={measured[0].part.length} />
+              </>
+            ) : (
+              'all cut to length'
+            )}
+          </Box>
+        </Big>
+        {done ? (
+          <HoldButton onHeld={() => void finish('open')}>Done. Hold to undo it</HoldButton>
+        ) : (
+          <Big
+            bg="chalkfill"
+            color="#fff"
+            fontSize="30px"
+            disabled={busy || me?.role === 'driver'}
+            autoFocus
+            onClick={() => void finish('done')}
+            data-testid="step-done"
+          >
+            Done
+            <Box fontFamily="body" fontSize="16px" fontWeight={400}>
+              {steps[number] ? `next: ${steps[number].title}` : 'the last one'}
+            </Box>
+          </Big>
+        )}
+      </Box>
+      {data.doneAt && (
+        <Box
+          position="fixed"
+          top="70px"
+          right="16px"
+          bg="mosswash"
+          borderLeft="5px solid"
+          borderColor="moss"
+          px={4}
+          py={3}
+        >
+          Built. <LinkButton href={`/orders/${id}`}>Back to the order</LinkButton>
+        </Box>
+      )}
+    </Box>
+  );
+};

@@ -1,0 +1,185 @@
+import { Box, chakra } from '@chakra-ui/react';
+import type { Build } from '@rubbet/core/build';
+import { describeCuts } from '@rubbet/core/formats';
+import { planSheets } from '@rubbet/core/cut';
+import type { Step } from '@rubbet/core/steps';
+import { findItem, SHEETS } from '@rubbet/core/stock';
+import { sheetPlanOf } from '@rubbet/core/takeoff';
+import type { WorkOrder, WorkPart } from '../../data/types.ts';
+import { Len } from '../../parts/Text.tsx';
+
+const Ticket = chakra('button', {
+  base: {
+    position: 'relative',
+    height: '54px',
+    minW: 0,
+    overflow: 'hidden',
+    border: '1.4px solid',
+    borderColor: 'woodink',
+    bg: 'wood',
+    color: 'woodink',
+    fontFamily: 'heading',
+    fontStretch: '80%',
+    fontWeight: 650,
+    fontSize: '16px',
+    textAlign: 'center',
+    lineHeight: 1.1,
+    '&[aria-pressed=true]': { bg: 'mosswash', color: 'ink' },
+  },
+});
+
+/** Cut tickets by stick: each stick drawn to scale, each cut a button that is ticked off. */
+export const SawList = ({
+  work,
+  step,
+  build,
+  onTick,
+}: {
+  readonly work: WorkOrder;
+  readonly step: Step;
+  readonly build: Build;
+  readonly onTick: (part: WorkPart, to: 'cut' | 'open') => void;
+}) => {
+  const sheets = step.id === 'cut-sheets';
+  const item = sheets ? undefined : build.parts.find((p) => step.parts.includes(p.id))?.item;
+  const sticks = item ? work.sticks.sticks.filter((s) => s.item === item) : [];
+  const longest = Math.max(96, ...sticks.map((s) => s.length));
+  // Which piece of a mark a ticket stands for: handed out in order, those cut first.
+  const queues = new Map<string, WorkPart[]>();
+  for (const p of [...work.parts].sort((a, b) => Number(b.state === 'cut') - Number(a.state === 'cut') || a.id - b.id))
+    queues.set(p.mark, [...(queues.get(p.mark) ?? []), p]);
+  const take = (mark: string): WorkPart | undefined => queues.get(mark)?.shift();
+  const about = (mark: string) => build.parts.find((p) => p.mark === mark);
+  const done = work.parts.filter((p) => step.parts.includes(p.part_id) && p.state === 'cut').length;
+  return (
+    <Box overflow="auto" px={5} py={4} minH={0} tabIndex={0} role="region" aria-label="Cut tickets">
+      <Box display="flex" alignItems="baseline" gap={4} mb={3}>
+        <Box className="cond" fontSize="26px">
+          {step.title}
+        </Box>
+        <span>
+          {done} of {step.parts.length} cut. Tap a piece when it is cut; long pieces first, stack equal ones.
+        </span>
+      </Box>
+      <Box bg="amberwash" borderLeft="5px solid" borderColor="amber" px={3} py={2} mb={4}>
+        {step.cautions.join(' ')}
+      </Box>
+      {sticks.map((s, i) => (
+        <Box key={i} display="grid" gridTemplateColumns="120px 1fr" gap={3} alignItems="center" mb={2} data-stick={i}>
+          <Box className="cond" fontSize="17px">
+            {findItem(s.item).name} × {Math.round(s.length / 12)} ft
+          </Box>
+          <Box
+            display="flex"
+            width={`${(100 * s.length) / longest}%`}
+            bg="tapeoff"
+            border="1px dashed"
+            borderColor="soft"
+          >
+            {s.cuts.map((c, k) => {
+              const mark = c.id.split('·')[0] ?? c.id;
+              const part = take(mark);
+              const shape = about(mark);
+              const isCut = part?.state === 'cut';
+              return (
+                <Ticket
+                  key={k}
+                  aria-pressed={isCut}
+                  disabled={!part}
+                  style={{ width: `${(100 * c.length) / s.length}%` }}
+                  title={`${shape?.name ?? ''}, ends ${shape ? describeCuts(shape) : ''}`}
+                  data-mark={mark}
+                  data-length={c.length}
+                  onClick={() => part && onTick(part, isCut ? 'open' : 'cut')}
+                >
+                  {isCut ? '✓ ' : ''}
+                  {mark}
+                  {c.length > 9 && (
+                    <>
+                      <br />
+                      <Len inches={c.length} />
+                    </>
+                  )}
+                  {shape && shape.cuts.some((x) => x.angle > 0) && c.length > 16
+                    ? ` · ${String(Math.max(...shape.cuts.map((x) => x.angle)))}°`
+                    : ''}
+                </Ticket>
+              );
+            })}
+            {s.left > 8 && (
+              <Box flex={1} display="grid" placeItems="center" color="soft" fontSize="14px">
+                <span>
+                  <Len inches={s.left} /> left
+                </span>
+              </Box>
+            )}
+          </Box>
+        </Box>
+      ))}
+      {sheets && <SheetList build={build} take={take} onTick={onTick} />}
+    </Box>
+  );
+};
+
+const SheetList = ({
+  build,
+  take,
+  onTick,
+}: {
+  readonly build: Build;
+  readonly take: (mark: string) => WorkPart | undefined;
+  readonly onTick: (part: WorkPart, to: 'cut' | 'open') => void;
+}) => {
+  const plan: ReturnType<typeof planSheets> = sheetPlanOf(build.parts);
+  return (
+    <Box display="grid" gridTemplateColumns="repeat(auto-fill, minmax(420px, 1fr))" gap={4}>
+      {plan.sheets.map((s, i) => (
+        <Box key={i}>
+          <Box className="cond" mb={1}>
+            {SHEETS.find((x) => x.key === s.item)?.name}, sheet {i + 1}
+          </Box>
+          <Box
+            position="relative"
+            width="100%"
+            aspectRatio={`${s.length} / ${s.width}`}
+            bg="tapeoff"
+            border="1px dashed"
+            borderColor="soft"
+          >
+            {s.places.map((p, k) => {
+              const part = take(p.id);
+              const isCut = part?.state === 'cut';
+              return (
+                <Ticket
+                  key={k}
+                  aria-pressed={isCut}
+                  disabled={!part}
+                  position="absolute"
+                  data-mark={p.id}
+                  onClick={() => part && onTick(part, isCut ? 'open' : 'cut')}
+                  style={{
+                    position: 'absolute',
+                    left: `${(100 * p.x) / s.length}%`,
+                    top: `${(100 * p.y) / s.width}%`,
+                    width: `${(100 * p.length) / s.length}%`,
+                    height: `${(100 * p.width) / s.width}%`,
+                  }}
+                  title={`${p.id}: ${p.length} × ${p.width}`}
+                >
+                  {isCut ? '✓ ' : ''}
+                  {p.id}
+                  {p.length > 22 && p.width > 8 && (
+                    <>
+                      <br />
+                      <Len inches={p.length} /> × <Len inches={p.width} />
+                    </>
+                  )}
+                </Ticket>
+              );
+            })}
+          </Box>
+        </Box>
+      ))}
+    </Box>
+  );
+};

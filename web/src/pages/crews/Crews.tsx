@@ -1,0 +1,463 @@
+import { DndContext, PointerSensor, useDraggable, useSensor, useSensors } from '@dnd-kit/core';
+import type { DragEndEvent } from '@dnd-kit/core';
+import { Box, chakra } from '@chakra-ui/react';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { afterDrying, dayOf } from '@rubbet/core/schedule';
+import type { Block } from '@rubbet/core/schedule';
+import { api } from '../../data/api.ts';
+import { longDay, shortDay } from '../../data/days.ts';
+import { useBoard, useMe } from '../../data/hooks.ts';
+import type { BoardData, BoardOperation } from '../../data/types.ts';
+import { Button, QuietButton } from '../../parts/Button.tsx';
+import { Loading } from '../../parts/Loading.tsx';
+import { Heading, Soft, Title } from '../../parts/Text.tsx';
+import { layLanes } from './layLanes.ts';
+
+const DAYS = 10;
+const LANE = 50;
+const SNAP = 30;
+const HEAD = 56;
+
+interface Drawn {
+  readonly block: Block;
+  readonly op: BoardOperation;
+  readonly lane: number;
+  readonly dryUntil: number;
+}
+
+const Tile = chakra('button', {
+  base: {
+    position: 'absolute',
+    height: '44px',
+    border: '1px solid',
+    borderColor: 'woodink',
+    borderLeftWidth: '6px',
+    borderLeftColor: 'woodedge',
+    color: 'woodink',
+    px: '6px',
+    overflow: 'hidden',
+    textAlign: 'left',
+    lineHeight: 1.15,
+    touchAction: 'none',
+    fontFamily: 'heading',
+    fontStretch: '78%',
+    cursor: 'grab',
+    '&.site, &.road': { color: 'ink' },
+    '&[aria-pressed=true]': { outline: '3px solid', outlineColor: 'tape' },
+    '&[data-late=true]': { borderColor: 'keel', borderWidth: '2px', borderLeftWidth: '6px' },
+  },
+});
+
+const BlockTile = ({
+  d,
+  left,
+  width,
+  late,
+  held,
+  canMove,
+  onPick,
+  moving,
+}: {
+  readonly d: Drawn;
+  readonly left: number;
+  readonly width: number;
+  readonly late: boolean;
+  readonly held: boolean;
+  readonly canMove: boolean;
+  readonly onPick: () => void;
+  readonly moving: boolean;
+}) => {
+  const { setNodeRef, listeners, attributes, transform } = useDraggable({ id: d.op.id, disabled: !canMove });
+  const kind = d.op.station === 'road' ? 'road' : d.op.station === 'site' || d.op.station === 'yard' ? 'site' : '';
+  return (
+    <Tile
+      ref={setNodeRef}
+      {...attributes}
+      {...listeners}
+      aria-roledescription="block"
+      aria-pressed={held}
+      className={`board ${kind}`}
+      data-task={d.op.id}
+      data-late={late}
+      title={`${d.op.orderId} ${d.op.title}: ${d.op.name}`}
+      aria-label={`Order ${d.op.orderId}, ${d.op.name}`}
+      onClick={onPick}
+      style={{
+        left,
+        width: Math.max(width, 26),
+        top: d.lane * LANE + 3,
+        transform: transform ? `translate(${transform.x}px, ${transform.y}px)` : undefined,
+        zIndex: transform ? 5 : 2,
+        opacity: moving ? 0.6 : 1,
+      }}
+    >
+      <strong>{d.op.orderId}</strong>
+      <br />
+      <span style={{ fontSize: 13, fontWeight: 500 }}>{width > 46 ? d.op.name : d.op.name.slice(0, 3)}</span>
+    </Tile>
+  );
+};
+
+/** The crew board: days across, crews and bays down; a block moved takes along what depends on it. */
+export const Crews = () => {
+  const { data, error, mutate } = useBoard();
+  const { me } = useMe();
+  const navigate = useNavigate();
+  const [page, setPage] = useState(0);
+  const [held, setHeld] = useState<string>();
+  const [said, setSaid] = useState<{
+    readonly text: string;
+    readonly bad: boolean;
+    readonly undo?: { readonly task: string; readonly row: string; readonly start: number };
+  }>();
+  const [busy, setBusy] = useState(false);
+  const grid = useRef<HTMLDivElement>(null);
+  const [wide, setWide] = useState(880);
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
+  useEffect(() => {
+    const node = grid.current;
+    if (!node) return;
+    const observer = new ResizeObserver(() => setWide(node.clientWidth));
+    observer.observe(node);
+    return () => observer.disconnect();
+  }, [data === undefined]);
+
+  const view = useMemo(() => {
+    if (!data) return undefined;
+    const todayIndex = data.calendar.days.findIndex((d) => d >= data.today);
+    const week = Math.floor(todayIndex / 5) * 5;
+    const first = Math.max(0, week + page * 5);
+    const from = first * data.calendar.minutes;
+    const to = from + DAYS * data.calendar.minutes;
+    const ops = new Map(data.operations.map((o) => [o.id, o]));
+    const rows = data.rows.map((row) => {
+      const mine = data.blocks.filter((b) => b.row === row.id && b.end > from && b.start < to);
+      const drawn = layLanes(
+        mine.map((b) => ({
+          block: b,
+          op: ops.get(b.task) as BoardOperation,
+          dryUntil: afterDrying(data.calendar, b.end, ops.get(b.task)?.dry ?? 0),
+        })),
+      );
+      return { row, drawn, lanes: Math.max(1, ...drawn.map((d) => d.lane + 1)) };
+    });
+    return { first, from, to, rows, todayIndex, days: data.calendar.days.slice(first, first + DAYS) };
+  }, [data, page]);
+
+  if (error) throw error;
+  if (!data || !view) return <Loading />;
+  const perMinute = wide / (DAYS * data.calendar.minutes);
+  const late = new Set(data.clashes.filter((c) => c.kind === 'late').map((c) => c.task));
+  const office = me?.role === 'office';
+
+  const move = async (
+    task: string,
+    row: string,
+    start: number,
+    undo?: { readonly task: string; readonly row: string; readonly start: number },
+  ): Promise<void> => {
+    const op = data.operations.find((o) => o.id === task);
+    const day = data.calendar.days[Math.floor(start / data.calendar.minutes)];
+    if (!op || day === undefined || start < 0) return;
+    setBusy(true);
+    try {
+      const next = await api<BoardData>('/board/move', {
+        method: 'POST',
+        body: { task, version: op.version, row, day, minute: Math.round(start % data.calendar.minutes) },
+      });
+      await mutate(next, { revalidate: false });
+      const shifted = (next.moved?.length ?? 1) - 1;
+      setSaid({
+        text: `${op.orderId} ${op.name} is on ${longDay(day)} now. ${shifted === 0 ? 'Nothing else moved.' : `${shifted} more ${shifted === 1 ? 'block' : 'blocks'} moved with it.`}`,
+        bad: false,
+        ...(undo ? { undo } : {}),
+      });
+    } catch (e) {
+      setSaid({ text: e instanceof Error ? e.message : String(e), bad: true });
+      await mutate();
+    } finally {
+      setBusy(false);
+    }
+  };
+  const onDragEnd = (event: DragEndEvent): void => {
+    const task = String(event.active.id);
+    const block = data.blocks.find((b) => b.task === task);
+    if (!block || !grid.current) return;
+    let start = Math.round((block.start + event.delta.x / perMinute) / SNAP) * SNAP;
+    start = Math.max(0, start);
+    const from = view.rows.findIndex((r) => r.row.id === block.row);
+    const lane = view.rows[from]?.drawn.find((d) => d.op.id === task)?.lane ?? 0;
+    let y = view.rows.slice(0, from).reduce((s, r) => s + r.lanes * LANE + 8, 0) + lane * LANE + 22 + event.delta.y;
+    let target = view.rows.length - 1;
+    for (const [i, r] of view.rows.entries()) {
+      y -= r.lanes * LANE + 8;
+      if (y < 0) {
+        target = i;
+        break;
+      }
+    }
+    const row = view.rows[target]?.row.id ?? block.row;
+    if (row === block.row && start === block.start) return;
+    void move(task, row, start, { task, row: block.row, start: block.start });
+  };
+  const onKey = (e: React.KeyboardEvent): void => {
+    if (!held || !office || busy) return;
+    const block = data.blocks.find((b) => b.task === held);
+    if (!block) return;
+    const index = data.rows.findIndex((r) => r.id === block.row);
+    const before = { task: held, row: block.row, start: block.start };
+    const step = {
+      ArrowLeft: [-data.calendar.minutes, 0],
+      ArrowRight: [data.calendar.minutes, 0],
+      ArrowUp: [0, -1],
+      ArrowDown: [0, 1],
+    }[e.key];
+    if (e.key === 'Escape') setHeld(undefined);
+    if (!step) return;
+    e.preventDefault();
+    const row = data.rows[Math.min(data.rows.length - 1, Math.max(0, index + (step[1] ?? 0)))]?.id ?? block.row;
+    void move(held, row, Math.max(0, block.start + (step[0] ?? 0)), before);
+  };
+  const heldOp = data.operations.find((o) => o.id === held);
+  const heldBlock = data.blocks.find((b) => b.task === held);
+  const lateOrders = [...new Map(data.clashes.filter((c) => c.kind === 'late').map((c) => [c.text, c])).values()];
+  return (
+    <Box display="grid" gridTemplateColumns="minmax(0,1fr) 300px" height="100%" minH={0}>
+      <Box minW={0} display="flex" flexDirection="column" minH={0} onKeyDown={onKey}>
+        <Box
+          bg="sheet"
+          px={5}
+          height="60px"
+          display="flex"
+          alignItems="center"
+          gap={4}
+          borderBottom="2px solid"
+          borderColor="ink"
+          flexShrink={0}
+        >
+          <Title>Two weeks from {longDay(view.days[0] ?? data.today)}</Title>
+          <Soft>
+            {
+              new Set(
+                data.blocks.filter((b) => b.end > view.from && b.start < view.to).map((b) => b.task.split('/')[0]),
+              ).size
+            }{' '}
+            builds on the board
+          </Soft>
+          <Box ml="auto" display="flex" gap={2}>
+            <QuietButton onClick={() => setPage(page - 1)} disabled={view.first === 0}>
+              Week back
+            </QuietButton>
+            <QuietButton onClick={() => setPage(0)} disabled={page === 0}>
+              Now
+            </QuietButton>
+            <QuietButton onClick={() => setPage(page + 1)} disabled={view.first + DAYS + 5 > data.calendar.days.length}>
+              Week on
+            </QuietButton>
+          </Box>
+        </Box>
+        <Box overflow="auto" flex={1} minH={0} bg="sheet" tabIndex={0} role="region" aria-label="Board">
+          <Box display="grid" gridTemplateColumns="96px minmax(760px,1fr)" minW="860px">
+            <Box height={`${HEAD}px`} />
+            <Box display="grid" gridTemplateColumns={`repeat(${DAYS}, 1fr)`} height={`${HEAD}px`}>
+              {view.days.map((d, i) => {
+                const weather = data.days.find((x) => x.day === d)?.weather ?? '';
+                return (
+                  <Box
+                    key={d}
+                    px={2}
+                    pt={2}
+                    borderLeft={i === 5 ? '2px solid' : '1px solid'}
+                    borderColor={i === 5 ? 'ink' : 'hair'}
+                    bg={d === data.today ? 'tape' : undefined}
+                    color={d === data.today ? 'tapeink' : undefined}
+                    lineHeight={1.2}
+                  >
+                    <Box className="cond" fontSize="14.5px" whiteSpace="nowrap">
+                      {shortDay(d).split(' ').slice(0, 2).join(' ')}
+                    </Box>
+                    <Box
+                      fontSize="12.5px"
+                      color={d === data.today ? 'tapeink' : /rain|wind/.test(weather) ? 'chalk' : 'soft'}
+                    >
+                      {weather}
+                    </Box>
+                  </Box>
+                );
+              })}
+            </Box>
+          </Box>
+          <DndContext
+            sensors={sensors}
+            onDragEnd={onDragEnd}
+            accessibility={{
+              screenReaderInstructions: {
+                draggable: 'Press to take a block in hand, then arrow keys move it by a day or to another row.',
+              },
+            }}
+          >
+            <Box
+              display="grid"
+              gridTemplateColumns="96px minmax(760px,1fr)"
+              minW="860px"
+              borderTop="1px solid"
+              borderColor="rule"
+            >
+              <Box>
+                {view.rows.map(({ row, lanes }) => (
+                  <Box
+                    key={row.id}
+                    height={`${lanes * LANE + 8}px`}
+                    borderBottom="1.5px solid"
+                    borderColor="rule"
+                    px={3}
+                    pt={3}
+                    className="cond"
+                    fontSize="15px"
+                  >
+                    {row.name}
+                  </Box>
+                ))}
+              </Box>
+              <Box ref={grid} position="relative">
+                {view.days.map((d, i) => (
+                  <Box
+                    key={d}
+                    position="absolute"
+                    top={0}
+                    bottom={0}
+                    left={`${(100 * i) / DAYS}%`}
+                    width={`${100 / DAYS}%`}
+                    borderLeft={i === 5 ? '2px solid' : '1px solid'}
+                    borderColor={i === 5 ? 'ink' : 'hair'}
+                    bg={/rain/.test(data.days.find((x) => x.day === d)?.weather ?? '') ? 'paper' : undefined}
+                  />
+                ))}
+                {view.todayIndex >= view.first && view.todayIndex < view.first + DAYS && (
+                  <Box
+                    position="absolute"
+                    top={0}
+                    bottom={0}
+                    left={`${(100 * (view.todayIndex - view.first)) / DAYS}%`}
+                    width="3px"
+                    bg="keel"
+                    zIndex={1}
+                  />
+                )}
+                {view.rows.map(({ row, drawn, lanes }) => (
+                  <Box
+                    key={row.id}
+                    position="relative"
+                    height={`${lanes * LANE + 8}px`}
+                    borderBottom="1.5px solid"
+                    borderColor="rule"
+                    data-row={row.id}
+                  >
+                    {drawn.map((d) => {
+                      const left = (d.block.start - view.from) * perMinute;
+                      const width = (d.block.end - d.block.start) * perMinute;
+                      return (
+                        <Box key={d.op.id} display="contents">
+                          {d.dryUntil > d.block.end && (
+                            <Box
+                              className="drying"
+                              position="absolute"
+                              left={`${left + width}px`}
+                              top={`${d.lane * LANE + 3}px`}
+                              height="44px"
+                              width={`${Math.max(0, Math.min(d.dryUntil, view.to) - d.block.end) * perMinute}px`}
+                              aria-hidden="true"
+                            />
+                          )}
+                          <BlockTile
+                            d={d}
+                            left={left}
+                            width={width}
+                            late={late.has(d.op.id)}
+                            held={held === d.op.id}
+                            canMove={office && !d.op.done && !busy}
+                            moving={busy && held === d.op.id}
+                            onPick={() => setHeld(held === d.op.id ? undefined : d.op.id)}
+                          />
+                        </Box>
+                      );
+                    })}
+                  </Box>
+                ))}
+              </Box>
+            </Box>
+          </DndContext>
+          <Box px={4} py={3} color="soft" fontSize="14px" display="flex" gap={5} alignItems="center">
+            <Box as="span" display="inline-flex" alignItems="center" gap={2}>
+              <Box className="drying" width="34px" height="16px" /> drying
+            </Box>
+            <Box as="span" display="inline-flex" alignItems="center" gap={2}>
+              <Box width="22px" height="16px" border="2px solid" borderColor="keel" /> ends after its day
+            </Box>
+            {office && (
+              <span>Drag a block, or take it in hand and use the arrow keys. What depends on it follows.</span>
+            )}
+          </Box>
+        </Box>
+      </Box>
+      <Box borderLeft="1px solid" borderColor="rule" p={4} overflow="auto" aria-live="polite" data-testid="plan-says">
+        <Heading mb={2}>What the plan says</Heading>
+        {said && (
+          <Box
+            bg={said.bad ? 'keelwash' : 'chalkwash'}
+            borderLeft="4px solid"
+            borderColor={said.bad ? 'keel' : 'chalk'}
+            px={3}
+            py={2}
+            mb={3}
+            data-said={said.bad ? 'refused' : 'moved'}
+          >
+            <strong className="cond">{said.bad ? 'It stays where it was.' : 'Moved by hand.'}</strong> {said.text}
+            {said.undo && (
+              <Box mt={2}>
+                <QuietButton onClick={() => said.undo && void move(said.undo.task, said.undo.row, said.undo.start)}>
+                  Put it back
+                </QuietButton>
+              </Box>
+            )}
+          </Box>
+        )}
+        {heldOp && heldBlock && (
+          <Box borderTop="2px solid" borderColor="ink" pt={2} mb={4}>
+            <Heading>
+              {heldOp.orderId} {heldOp.name}
+            </Heading>
+            {heldOp.title}. Starts {shortDay(dayOf(data.calendar, heldBlock.start))}, done{' '}
+            {shortDay(dayOf(data.calendar, heldBlock.end, true))}; wanted by {shortDay(heldOp.due)}.
+            <Box mt={2}>
+              <Button onClick={() => void navigate(`/orders/${heldOp.orderId}`)}>Open the order</Button>
+            </Box>
+          </Box>
+        )}
+        {lateOrders.map((c) => (
+          <Box key={c.text} bg="keelwash" borderLeft="4px solid" borderColor="keel" px={3} py={2} mb={2}>
+            <strong className="cond">{c.text}</strong> Its last block ends after the day it is wanted. Move it before a
+            less urgent one.
+          </Box>
+        ))}
+        {data.clashes
+          .filter((c) => c.kind !== 'late')
+          .map((c) => (
+            <Box
+              key={`${c.task}${c.text}`}
+              bg="amberwash"
+              borderLeft="4px solid"
+              borderColor="amber"
+              px={3}
+              py={2}
+              mb={2}
+            >
+              {c.text}
+            </Box>
+          ))}
+        {lateOrders.length === 0 && data.clashes.length === 0 && <Soft>Nothing clashes, nothing leaves late.</Soft>}
+      </Box>
+    </Box>
+  );
+};

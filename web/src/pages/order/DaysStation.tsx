@@ -1,0 +1,106 @@
+import { Box } from '@chakra-ui/react';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { dayOf } from '@rubbet/core/schedule';
+import { printMinutes } from '@rubbet/core/measure';
+import { api } from '../../data/api.ts';
+import { longDay, shortDay } from '../../data/days.ts';
+import { useBoard } from '../../data/hooks.ts';
+import type { BoardData } from '../../data/types.ts';
+import { Button, LinkButton } from '../../parts/Button.tsx';
+import { Empty, Loading } from '../../parts/Loading.tsx';
+import { useNotice } from '../../parts/Notice.tsx';
+import { Soft, Title } from '../../parts/Text.tsx';
+import { useStation } from './OrderPage.tsx';
+
+/** Days station: when each piece of the order's work is done, and by whom. */
+export const DaysStation = () => {
+  const { order, reload } = useStation();
+  const { tell, fail } = useNotice();
+  const { data, error, mutate } = useBoard();
+  const [busy, setBusy] = useState(false);
+  if (error) throw error;
+  if (!data) return <Loading />;
+  const mine = data.operations.filter((o) => o.orderId === order.id);
+  const plan = async (): Promise<void> => {
+    setBusy(true);
+    try {
+      await mutate(await api<BoardData>(`/board/plan/${order.id}`, { method: 'POST' }), { revalidate: false });
+      await reload();
+      tell('It is on the board, after what stood there already.');
+    } catch (e) {
+      fail(e);
+    } finally {
+      setBusy(false);
+    }
+  };
+  if (mine.length === 0)
+    return (
+      <Box p={6}>
+        {order.accepted ? (
+          <>
+            <Title mb={2}>Not on the board yet</Title>
+            <Box mb={4} maxW="560px">
+              Its work is planned after what stands there already: cutting, panels, raising, two coats with a night
+              between, loading.
+            </Box>
+            <Button disabled={busy} onClick={() => void plan()}>
+              Put it on the board
+            </Button>
+          </>
+        ) : order.deliveredAt ? (
+          <Empty>This order is built and delivered.</Empty>
+        ) : (
+          <Empty>
+            Only accepted orders go on the board. <Link to={`/orders/${order.id}/price`}>Settle the price first.</Link>
+          </Empty>
+        )}
+      </Box>
+    );
+  const late = data.clashes.find((c) => c.kind === 'late' && c.task.startsWith(`${order.id}/`));
+  return (
+    <Box p={6}>
+      <Title mb={1}>Its days</Title>
+      <Soft>Wanted by {longDay(order.wantedBy)}.</Soft>
+      {late && (
+        <Box my={3} bg="keelwash" borderLeft="4px solid" borderColor="keel" px={3} py={2} maxW="620px">
+          <strong className="cond">{late.text}</strong> Move its blocks earlier on the board, or agree on another day.
+        </Box>
+      )}
+      <table style={{ maxWidth: 820, marginTop: 12 }}>
+        <thead>
+          <tr>
+            <th>Work</th>
+            <th>Where</th>
+            <th>Starts</th>
+            <th>Done</th>
+            <th className="num">Takes</th>
+          </tr>
+        </thead>
+        <tbody>
+          {mine.map((o) => {
+            const b = data.blocks.find((x) => x.task === o.id);
+            return (
+              <tr key={o.id} data-operation={o.id}>
+                <td>
+                  {o.name} {o.dry > 0 && <Soft>then dries overnight</Soft>}
+                </td>
+                <td>{data.rows.find((r) => r.id === b?.row)?.name ?? 'not placed'}</td>
+                <td className="cond">{b ? shortDay(dayOf(data.calendar, b.start)) : ''}</td>
+                <td className="cond" data-end={b ? dayOf(data.calendar, b.end, true) : ''}>
+                  {b ? shortDay(dayOf(data.calendar, b.end, true)) : ''}
+                </td>
+                <td className="num">{printMinutes(o.minutes)}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <Box mt={5}>
+        <LinkButton asChild>
+          <Link to="/crews">See the whole board</Link>
+        </LinkButton>
+      </Box>
+    </Box>
+  );
+};

@@ -1,0 +1,249 @@
+import { Box } from '@chakra-ui/react';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { adviseMoving, sizeFlock } from '@rubbet/core/flock';
+import type { Flock } from '@rubbet/core/flock';
+import { buildSpec } from '@rubbet/core/model';
+import useSWR from 'swr';
+import { useRules } from '../../data/hooks.ts';
+import type { Model } from '../../data/types.ts';
+import { Button, LinkButton } from '../../parts/Button.tsx';
+import { Choices, Field, Input } from '../../parts/Fields.tsx';
+import { useNotice } from '../../parts/Notice.tsx';
+import { Figure, Heading, Soft, Title } from '../../parts/Text.tsx';
+import { useStation } from './OrderPage.tsx';
+
+const START: Flock = {
+  kind: 'layers',
+  now: 4,
+  later: 6,
+  breed: 'standard',
+  ranging: true,
+  mover: 'two adults',
+  moves: 'never',
+};
+
+const NEEDS: Readonly<Record<string, string>> = {
+  house: 'house floor',
+  roost: 'roost',
+  nests: 'nest boxes',
+  run: 'run',
+  'pen floor': 'pen floor',
+};
+
+/** Flock station: how many birds now and in two years, and what they need; what runs out first in the unit in hand. */
+export const FlockStation = () => {
+  const { order, write } = useStation();
+  const { tell, fail } = useNotice();
+  const navigate = useNavigate();
+  const rules = useRules();
+  const { data: models } = useSWR<Model[]>('/models');
+  const [flock, setFlock] = useState<Flock>(order.flock ?? START);
+  const [text, setText] = useState({ now: String(flock.now), later: String(flock.later) });
+  const set = (change: Partial<Flock>): void => setFlock((f) => ({ ...f, ...change }));
+  const count = (raw: string): string | undefined =>
+    /^\d+$/.test(raw) && Number(raw) >= 1 && Number(raw) <= 500 ? undefined : 'A whole number from 1 to 500.';
+  const errors = { now: count(text.now), later: count(text.later) };
+  const bad = errors.now !== undefined || errors.later !== undefined;
+  const spec = order.revision?.spec ?? order.model?.spec;
+  const build = spec ? buildSpec(spec) : undefined;
+  const sizing = sizeFlock(flock, build?.capacity, rules.check.flock);
+  const advice = adviseMoving(flock, order.survey?.pads.slope);
+  const fitting = (models ?? [])
+    .map((m) => ({ m, sizing: sizeFlock(flock, buildSpec(m.spec).capacity, rules.check.flock) }))
+    .filter(({ m, sizing: s }) => (m.family === 'low-pen') === advice.movable && (s.first?.birds ?? 0) >= s.birds)
+    .sort((a, b) => a.m.summary.price - b.m.summary.price)
+    .slice(0, 3);
+  const save = async (): Promise<void> => {
+    try {
+      await write('', 'PATCH', { version: order.version, flock });
+      tell('The flock is written down.');
+      void navigate(`/orders/${order.id}/build`);
+    } catch (error) {
+      fail(error);
+    }
+  };
+  return (
+    <Box p={6} display="grid" gridTemplateColumns={{ base: '1fr', lg: '420px 1fr' }} gap={10} pb={16}>
+      <Box>
+        <Title mb={4}>Who will live in it</Title>
+        <Box display="grid" gap={4}>
+          <Box>
+            <Soft>Birds for</Soft>
+            <Choices
+              label="Birds for"
+              value={flock.kind}
+              onChange={(kind) => set({ kind, ...(kind === 'meat' ? { moves: 'daily', ranging: false } : {}) })}
+              choices={[
+                { value: 'layers', label: 'Eggs' },
+                { value: 'meat', label: 'Meat' },
+              ]}
+            />
+          </Box>
+          <Box display="grid" gridTemplateColumns="1fr 1fr" gap={4}>
+            {(['now', 'later'] as const).map((key) => (
+              <Field key={key} label={key === 'now' ? 'Birds now' : 'Birds in two years'} error={errors[key]}>
+                {(id) => (
+                  <Input
+                    id={id}
+                    inputMode="numeric"
+                    aria-invalid={errors[key] !== undefined}
+                    value={text[key]}
+                    onChange={(e) => {
+                      setText((t) => ({ ...t, [key]: e.target.value }));
+                      if (count(e.target.value) === undefined) set({ [key]: Number(e.target.value) });
+                    }}
+                  />
+                )}
+              </Field>
+            ))}
+          </Box>
+          <Box>
+            <Soft>Breed</Soft>
+            <Choices
+              label="Breed"
+              value={flock.breed}
+              onChange={(breed) => set({ breed })}
+              choices={[
+                { value: 'standard', label: 'Standard' },
+                { value: 'large', label: 'Large' },
+                { value: 'bantam', label: 'Bantam' },
+              ]}
+            />
+          </Box>
+          <Box>
+            <Soft>By day they are</Soft>
+            <Choices
+              label="By day they are"
+              value={flock.ranging}
+              onChange={(ranging) => set({ ranging })}
+              choices={[
+                { value: true, label: 'Out of the run as well' },
+                { value: false, label: 'Always inside it' },
+              ]}
+            />
+          </Box>
+          <Box>
+            <Soft>Moved</Soft>
+            <Choices
+              label="Moved"
+              value={flock.moves}
+              onChange={(moves) => set({ moves })}
+              choices={[
+                { value: 'daily', label: 'Every day or two' },
+                { value: 'yearly', label: 'Once or twice a year' },
+                { value: 'never', label: 'Never' },
+              ]}
+            />
+          </Box>
+          <Box>
+            <Soft>By</Soft>
+            <Choices
+              label="Moved by"
+              value={flock.mover}
+              onChange={(mover) => set({ mover })}
+              choices={[
+                { value: 'child', label: 'A child' },
+                { value: 'one adult', label: 'One adult' },
+                { value: 'two adults', label: 'Two adults' },
+                { value: 'vehicle', label: 'A vehicle' },
+              ]}
+            />
+          </Box>
+          <Box>
+            <Button disabled={bad} onClick={() => void save()}>
+              Keep the flock, go to Build
+            </Button>
+          </Box>
+        </Box>
+      </Box>
+      <Box minW={0}>
+        <Title mb={1}>{sizing.birds} birds need</Title>
+        <Soft>People end up with more birds than they asked for: this is for the larger of the two numbers.</Soft>
+        <table style={{ marginTop: 12 }}>
+          <thead>
+            <tr>
+              <th>What</th>
+              <th className="num">Each</th>
+              <th className="num">Needed</th>
+              {build && <th className="num">{order.revision ? 'This build has' : 'The model has'}</th>}
+              {build && <th className="num">Enough for</th>}
+            </tr>
+          </thead>
+          <tbody>
+            {sizing.limits.map((l) => (
+              <tr key={l.what}>
+                <td>{NEEDS[l.what]}</td>
+                <td className="num">
+                  {l.unit === 'nests' ? `1 to ${l.each}` : `${Math.round(l.each * 10) / 10} ${l.unit}`}
+                </td>
+                <td className="num cond">
+                  {Math.round(l.need * 10) / 10} {l.unit}
+                </td>
+                {build && (
+                  <td className="num">{l.have === undefined ? 'none' : `${Math.round(l.have * 10) / 10} ${l.unit}`}</td>
+                )}
+                {build && (
+                  <td
+                    className="num cond"
+                    style={{
+                      color: l.birds !== undefined && l.birds < sizing.birds ? 'var(--rb-colors-keel)' : undefined,
+                    }}
+                  >
+                    {l.birds === undefined ? '' : `${l.birds} birds`}
+                  </td>
+                )}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+        {sizing.first && (
+          <Box mt={5}>
+            <Figure
+              label="Runs out first"
+              value={`${NEEDS[sizing.first.what]}, at ${sizing.first.birds ?? 0} birds`}
+              tone={(sizing.first.birds ?? 0) < sizing.birds ? 'keel' : 'moss'}
+            >
+              {(sizing.first.birds ?? 0) < sizing.birds
+                ? `${sizing.birds - (sizing.first.birds ?? 0)} birds too many for it`
+                : `room for ${(sizing.first.birds ?? 0) - sizing.birds} more`}
+            </Figure>
+          </Box>
+        )}
+        <Heading mt={6} mb={1}>
+          {advice.movable ? 'A movable pen' : 'A house that stays'}
+        </Heading>
+        {advice.reasons.map((r) => (
+          <p key={r}>{r}</p>
+        ))}
+        {fitting.length > 0 && (
+          <Box mt={6}>
+            <Heading mb={2}>Standard models that hold them</Heading>
+            {fitting.map(({ m, sizing: s }) => (
+              <Box
+                key={m.id}
+                borderTop="1px solid"
+                borderColor="hair"
+                py={2}
+                display="flex"
+                gap={4}
+                alignItems="baseline"
+              >
+                <span className="cond">{m.name}</span>
+                <span>{m.purpose}</span>
+                <Soft ml="auto">
+                  {NEEDS[s.first?.what ?? 'run']} runs out first, at {s.first?.birds}
+                </Soft>
+              </Box>
+            ))}
+          </Box>
+        )}
+        {order.flock && order.revision && (
+          <Box mt={6}>
+            <LinkButton href={`/orders/${order.id}/build`}>See the build</LinkButton>
+          </Box>
+        )}
+      </Box>
+    </Box>
+  );
+};

@@ -1,0 +1,203 @@
+import { Box } from '@chakra-ui/react';
+import { useMemo, useState } from 'react';
+import { drawPads } from '@rubbet/core/draw';
+import { LengthError, parseLength, printLength } from '@rubbet/core/measure';
+import { measureSiteRamp, planPads } from '@rubbet/core/site';
+import type { PadReading, Survey } from '@rubbet/core/site';
+import { buildSpec } from '@rubbet/core/model';
+import { useRules } from '../../data/hooks.ts';
+import { Button } from '../../parts/Button.tsx';
+import { DrawingView } from '../../parts/DrawingView.tsx';
+import { Field, Input } from '../../parts/Fields.tsx';
+import { useNotice } from '../../parts/Notice.tsx';
+import { Figure, Heading, Len, Soft, Title } from '../../parts/Text.tsx';
+import { useStation } from './OrderPage.tsx';
+
+const CORNERS = ['front left', 'front right', 'back right', 'back left'] as const;
+
+/** A reading as typed: the inches, or what is wrong with it. */
+const read = (text: string): { readonly rod?: number; readonly error?: string } => {
+  if (text.trim() === '') return { error: 'Read the rod here.' };
+  try {
+    const rod = parseLength(text);
+    return rod < 0 || rod > 300 ? { error: 'From 0 to 300 inches.' } : { rod };
+  } catch (error) {
+    if (error instanceof LengthError) return { error: 'Write it like 52 1/2.' };
+    throw error;
+  }
+};
+
+/** Ground station: four rod readings to pad heights. */
+export const GroundStation = () => {
+  const { order, write } = useStation();
+  const { tell, fail } = useNotice();
+  const rules = useRules();
+  const spec = order.revision?.spec;
+  const build = useMemo(() => (spec ? buildSpec(spec) : undefined), [spec]);
+  const [x0, y0, x1, y1] = build?.facts.base ?? [0, 0, 72, 48];
+  const inset = build?.facts.movable === false ? 1.75 : 0;
+  const places = [
+    [x0 + inset, y0 + inset],
+    [x1 - inset, y0 + inset],
+    [x1 - inset, y1 - inset],
+    [x0 + inset, y1 - inset],
+  ] as const;
+  const saved = order.survey?.survey;
+  const [texts, setTexts] = useState<readonly string[]>(
+    CORNERS.map((_, i) => (saved?.pads[i] ? printLength(saved.pads[i].rod) : '')),
+  );
+  const [liftText, setLift] = useState(printLength(saved?.lift ?? 0));
+  const readings = texts.map(read);
+  const lift = read(liftText);
+  const complete = readings.every((r) => r.rod !== undefined) && lift.rod !== undefined && lift.rod <= 48;
+  const survey: Survey | undefined = complete
+    ? {
+        lift: lift.rod ?? 0,
+        pads: CORNERS.map((name, i): PadReading => ({
+          id: name.replace(' ', '-'),
+          name,
+          x: (places[i]?.[0] ?? 0) - x0,
+          y: (places[i]?.[1] ?? 0) - y0,
+          rod: readings[i]?.rod ?? 0,
+        })),
+      }
+    : undefined;
+  const plan = survey ? planPads(survey, rules.pads) : undefined;
+  const ramp = build?.facts.ramp;
+  const rampDrop = plan ? plan.fall : 0;
+  const save = async (): Promise<void> => {
+    if (!survey) return;
+    try {
+      await write('/survey', 'PUT', { version: order.survey?.version ?? 0, survey });
+      tell('The readings are written down and the pads are set.');
+    } catch (error) {
+      fail(error);
+    }
+  };
+  return (
+    <Box p={6} display="grid" gridTemplateColumns={{ base: '1fr', md: '330px 1fr' }} gap={10} pb={16}>
+      <Box>
+        <Title mb={1}>Rod readings</Title>
+        <Soft>Level set up once, rod on the ground at each corner. The larger the reading, the lower the ground.</Soft>
+        <Box display="grid" gap={3} mt={4}>
+          {CORNERS.map((name, i) => (
+            <Field key={name} label={`Rod at ${name}`} error={texts[i] === '' ? undefined : readings[i]?.error}>
+              {(id) => (
+                <Input
+                  id={id}
+                  className="cond"
+                  placeholder="52 1/2"
+                  value={texts[i] ?? ''}
+                  aria-invalid={texts[i] !== '' && readings[i]?.error !== undefined}
+                  onChange={(e) => setTexts(texts.map((t, k) => (k === i ? e.target.value : t)))}
+                />
+              )}
+            </Field>
+          ))}
+          <Field
+            label="Highest pad stands over its ground by"
+            error={lift.error ?? ((lift.rod ?? 0) > 48 ? 'At most 48 inches.' : undefined)}
+          >
+            {(id) => <Input id={id} className="cond" value={liftText} onChange={(e) => setLift(e.target.value)} />}
+          </Field>
+          <Box>
+            <Button disabled={!complete} onClick={() => void save()}>
+              Keep these readings
+            </Button>
+          </Box>
+          {!complete && <Soft>All four corners are needed.</Soft>}
+        </Box>
+      </Box>
+      <Box minW={0}>
+        {!build && <Soft>Nothing is built yet; the pads are drawn for a floor of 6 × 4 ft.</Soft>}
+        {plan ? (
+          <>
+            <Box display="flex" gap={10} mb={2}>
+              <Figure label="Fall, corner to corner" value={<Len inches={plan.fall} />}>
+                {CORNERS.find((c) => c.replace(' ', '-') === plan.datum)} is the highest
+              </Figure>
+              <Figure
+                label="Slope"
+                value={
+                  <>
+                    <Len inches={Math.round(plan.slope * 4) / 4} /> in 10 ft
+                  </>
+                }
+              />
+              <Figure label="To bring" value={`${plan.blocks} blocks, ${plan.pavers} pavers`}>
+                and shims, level, a bar
+              </Figure>
+            </Box>
+            <Box className="dots" bg="sheet" border="1px solid" borderColor="rule" height="330px" p={2}>
+              <DrawingView drawing={drawPads(plan)} label="Pads in plan" />
+            </Box>
+            <table style={{ marginTop: 14 }}>
+              <thead>
+                <tr>
+                  <th>Pad</th>
+                  <th className="num">Ground lower by</th>
+                  <th className="num">Height</th>
+                  <th>Stack</th>
+                </tr>
+              </thead>
+              <tbody>
+                {plan.pads.map((p) => (
+                  <tr key={p.id} data-pad={p.id}>
+                    <td>{p.name}</td>
+                    <td className="num">
+                      <Len inches={p.drop} />
+                    </td>
+                    <td className="num cond" data-height={p.height}>
+                      <Len inches={p.height} />
+                    </td>
+                    <td>
+                      {[
+                        p.blocks ? `${p.blocks} courses of block` : '',
+                        p.pavers ? `${p.pavers} pavers` : '',
+                        p.shims ? `${printLength(p.shims).replace('"', '″')} of shims` : '',
+                        p.dig ? `let in ${p.dig}″` : '',
+                      ]
+                        .filter(Boolean)
+                        .join(', ') || 'on the ground'}
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+            {plan.warnings.map((w) => (
+              <Box key={w} mt={3} bg="amberwash" borderLeft="4px solid" borderColor="amber" px={3} py={2}>
+                {w}
+              </Box>
+            ))}
+            {ramp && (
+              <Box mt={4}>
+                <Heading>The ramp is cut here</Heading>
+                Drawn for level ground at <Len inches={ramp.length} />. If its foot lands on the lowest ground it climbs{' '}
+                <Len inches={ramp.rise + rampDrop} /> and is{' '}
+                <Len inches={measureSiteRamp(ramp.rise, rampDrop, ramp.angle).length} /> long at the same slope. Measure
+                from the ground at its foot.
+              </Box>
+            )}
+            <Box mt={4} color="soft">
+              Have buried services located before digging, and look up for overhead lines. Local codes and setbacks
+              decide.
+            </Box>
+          </>
+        ) : (
+          <Box
+            className="dots"
+            bg="sheet"
+            border="1px dashed"
+            borderColor="rule"
+            height="330px"
+            display="grid"
+            placeItems="center"
+            color="soft"
+          >
+            The pads are drawn as soon as four readings are in.
+          </Box>
+        )}
+      </Box>
+    </Box>
+  );
+};

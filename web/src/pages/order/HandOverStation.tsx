@@ -1,0 +1,86 @@
+import { Box } from '@chakra-ui/react';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { moment } from '../../data/days.ts';
+import { Button } from '../../parts/Button.tsx';
+import { Empty } from '../../parts/Loading.tsx';
+import { useNotice } from '../../parts/Notice.tsx';
+import { Title } from '../../parts/Text.tsx';
+import { useStation } from './OrderPage.tsx';
+
+const SHOWN = [
+  'Keys and every latch',
+  'The release from inside',
+  'Nest lid, clean-out, ramp',
+  'How to move it, and who',
+  'Feed in the middle, water set',
+  'Birds in at night, kept in some days',
+  'Check again after a month and after winter',
+] as const;
+
+/** Hand-over: what is shown to the customer, then the end of the tape. */
+export const HandOverStation = () => {
+  const { order, write } = useStation();
+  const { tell, fail } = useNotice();
+  const [shown, setShown] = useState<readonly string[]>([]);
+  if (order.handedOverAt)
+    return (
+      <Box p={6}>
+        <Title mb={2}>Handed over</Title>
+        {moment(order.handedOverAt)}. Call after the first month: level, latches, racking.
+      </Box>
+    );
+  if (!order.deliveredAt)
+    return (
+      <Box p={6}>
+        <Empty>
+          It has not been delivered yet. <Link to={`/orders/${order.id}/road`}>See the road.</Link>
+        </Empty>
+      </Box>
+    );
+  const end = async (): Promise<void> => {
+    try {
+      await write('/hand-over', 'POST', { version: order.version });
+      tell('Handed over.');
+    } catch (error) {
+      fail(error);
+    }
+  };
+  return (
+    <Box p={6} maxW="640px">
+      <Title mb={3}>Show the customer</Title>
+      {SHOWN.map((s) => (
+        <Box
+          key={s}
+          asChild
+          display="flex"
+          gap={3}
+          py={2}
+          borderBottom="1px solid"
+          borderColor="hair"
+          alignItems="center"
+        >
+          <label>
+            <input
+              type="checkbox"
+              checked={shown.includes(s)}
+              style={{ width: 22, height: 22 }}
+              onChange={(e) => setShown(e.target.checked ? [...shown, s] : shown.filter((x) => x !== s))}
+            />
+            {s}
+          </label>
+        </Box>
+      ))}
+      <Box mt={5}>
+        <Button disabled={shown.length < SHOWN.length} onClick={() => void end()}>
+          Hand it over
+        </Button>
+        {shown.length < SHOWN.length && (
+          <Box mt={2} color="soft">
+            {SHOWN.length - shown.length} still to show.
+          </Box>
+        )}
+      </Box>
+    </Box>
+  );
+};

@@ -1,0 +1,145 @@
+import { Box } from '@chakra-ui/react';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import useSWR from 'swr';
+import { printMinutes, printMoney } from '@rubbet/core/measure';
+import type { ApiError } from '../../data/api.ts';
+import { moment } from '../../data/days.ts';
+import type { PriceSheet } from '../../data/types.ts';
+import { Button } from '../../parts/Button.tsx';
+import { Empty, Loading } from '../../parts/Loading.tsx';
+import { useNotice } from '../../parts/Notice.tsx';
+import { Figure, Heading, Soft, Title } from '../../parts/Text.tsx';
+import { useStation } from './OrderPage.tsx';
+
+const KINDS = [
+  ['lumber', 'Sticks'],
+  ['sheet', 'Sheets'],
+  ['mesh', 'Mesh'],
+  ['roofing', 'Roofing'],
+  ['hardware', 'Fasteners and fittings'],
+] as const;
+
+/** Price station: what it costs, what it is sold for, what to buy; accepting freezes the revision. */
+export const PriceStation = () => {
+  const { order, write } = useStation();
+  const { tell, fail } = useNotice();
+  const [busy, setBusy] = useState(false);
+  const { data, error } = useSWR<PriceSheet, ApiError>(
+    order.revision ? `/orders/${order.id}/price?r=${order.revision.id}&v=${order.version}` : null,
+  );
+  if (!order.revision)
+    return (
+      <Box p={6}>
+        <Empty>
+          Nothing is built yet. <Link to={`/orders/${order.id}/build`}>Build it first</Link>; the price follows.
+        </Empty>
+      </Box>
+    );
+  if (error) throw error;
+  if (!data) return <Loading />;
+  const price = order.accepted?.price ?? data.price;
+  const stops = data.findings.filter((f) => f.severity === 'stop');
+  const accept = async (): Promise<void> => {
+    setBusy(true);
+    try {
+      await write('/accept', 'POST', { version: order.version });
+      tell(`Accepted at ${printMoney(data.price.total)}. Revision ${order.revision?.number ?? ''} is frozen.`);
+    } catch (e) {
+      fail(e);
+    } finally {
+      setBusy(false);
+    }
+  };
+  const lines: readonly (readonly [string, number, string])[] = [
+    ['Materials', price.materials, `${data.summary.sticks} sticks, ${data.summary.sheets} sheets each`],
+    ['Spoiled', price.spoil, 'what is cut wrong or warped'],
+    ['Bench labour', price.labour, printMinutes(data.summary.benchMinutes * order.quantity)],
+    ['On site', price.site, 'setting, levelling, showing'],
+    ['Delivery', price.delivery, `${order.customer.miles} miles`],
+  ];
+  return (
+    <Box p={6} display="grid" gridTemplateColumns={{ base: '1fr', lg: '400px 1fr' }} gap={10} pb={16}>
+      <Box>
+        <Title mb={3}>{order.accepted ? 'Accepted' : 'The price'}</Title>
+        <Figure
+          label={order.quantity > 1 ? `For ${order.quantity} units, with tax` : 'With tax'}
+          value={
+            <Box as="span" fontSize="38px">
+              {printMoney(price.total)}
+            </Box>
+          }
+          tone="moss"
+        >
+          {Math.round((price.margin / price.net) * 100)} % margin on {printMoney(price.net)} net
+        </Figure>
+        <table style={{ marginTop: 14 }}>
+          <tbody>
+            {lines.map(([name, cents, why]) => (
+              <tr key={name}>
+                <td>
+                  {name} <Soft>{why}</Soft>
+                </td>
+                <td className="num">{printMoney(cents)}</td>
+              </tr>
+            ))}
+            <tr>
+              <td className="cond">Cost</td>
+              <td className="num cond">{printMoney(price.cost)}</td>
+            </tr>
+            <tr>
+              <td>Margin</td>
+              <td className="num">{printMoney(price.margin)}</td>
+            </tr>
+            <tr>
+              <td>Tax</td>
+              <td className="num">{printMoney(price.tax)}</td>
+            </tr>
+          </tbody>
+        </table>
+        <Box mt={5}>
+          {order.accepted ? (
+            <Box bg="mosswash" borderLeft="4px solid" borderColor="moss" px={3} py={2}>
+              Accepted {moment(order.accepted.at)}. A new revision needs a new acceptance.{' '}
+              <Link to={`/orders/${order.id}/bench`}>Make the work order</Link>
+            </Box>
+          ) : stops.length > 0 ? (
+            <Box bg="keelwash" borderLeft="4px solid" borderColor="keel" px={3} py={2}>
+              <strong className="cond">Not yet.</strong> {stops[0]?.what}{' '}
+              <Link to={`/orders/${order.id}/build`}>Mend it at Build</Link>
+            </Box>
+          ) : (
+            <Button disabled={busy} onClick={() => void accept()}>
+              The customer accepts
+            </Button>
+          )}
+        </Box>
+      </Box>
+      <Box minW={0}>
+        <Title mb={2}>What to buy for one</Title>
+        {KINDS.map(([kind, name]) => {
+          const mine = data.lines.filter((l) => l.kind === kind);
+          if (mine.length === 0) return null;
+          return (
+            <Box key={kind} mb={4}>
+              <Heading>{name}</Heading>
+              <table>
+                <tbody>
+                  {mine.map((l) => (
+                    <tr key={`${l.item}${l.size}`}>
+                      <td>{l.name}</td>
+                      <td>{l.size}</td>
+                      <td className="num cond">{l.quantity}</td>
+                      <td className="num">{printMoney(l.each)}</td>
+                      <td className="num">{printMoney(l.cost)}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </Box>
+          );
+        })}
+      </Box>
+    </Box>
+  );
+};

@@ -1,0 +1,171 @@
+import { Box } from '@chakra-ui/react';
+import { addDays, format } from 'date-fns';
+import { useForm } from 'react-hook-form';
+import { Link } from 'react-router';
+import useSWR from 'swr';
+import { printWeight } from '@rubbet/core/measure';
+import type { ApiError } from '../../data/api.ts';
+import { longDay, moment } from '../../data/days.ts';
+import type { LoadOn } from '../../data/types.ts';
+import { Button, LinkButton, QuietButton } from '../../parts/Button.tsx';
+import { Field, Input, Select, TextArea } from '../../parts/Fields.tsx';
+import { Empty, Loading } from '../../parts/Loading.tsx';
+import { useNotice } from '../../parts/Notice.tsx';
+import { Heading, Len, Title } from '../../parts/Text.tsx';
+import { useStation } from './OrderPage.tsx';
+
+interface Entry {
+  readonly day: string;
+  readonly arrives: string;
+  readonly trailerId: string;
+  readonly notes: string;
+}
+
+/** Road station: the load on each trailer, the delivery day, the customer's page and sheet. */
+export const RoadStation = () => {
+  const { order, write } = useStation();
+  const { tell, fail } = useNotice();
+  const { data, error } = useSWR<LoadOn[], ApiError>(order.revision ? `/orders/${order.id}/loads` : null);
+  const { register, handleSubmit, formState } = useForm<Entry>({
+    defaultValues: {
+      day: order.delivery?.day ?? format(addDays(new Date(), 14), 'yyyy-MM-dd'),
+      arrives: order.delivery?.arrives ?? '09:30',
+      trailerId: order.delivery?.trailerId ?? 'tilt',
+      notes: order.delivery?.notes ?? '',
+    },
+  });
+  if (!order.revision)
+    return (
+      <Box p={6}>
+        <Empty>
+          Nothing is built yet, so nothing can be weighed. <Link to={`/orders/${order.id}/build`}>Build it first.</Link>
+        </Empty>
+      </Box>
+    );
+  if (error) throw error;
+  if (!data) return <Loading />;
+  const save = handleSubmit(async (entry) => {
+    try {
+      await write('/delivery', 'PUT', { ...entry, version: order.delivery?.version ?? 0 });
+      tell(`We come on ${longDay(entry.day)}. The customer’s page says so.`);
+    } catch (e) {
+      fail(e);
+    }
+  });
+  const deliver = async (): Promise<void> => {
+    try {
+      await write('/deliver', 'POST', { version: order.version });
+      tell('Delivered.');
+    } catch (e) {
+      fail(e);
+    }
+  };
+  const visit = `/visit/${order.token}`;
+  return (
+    <Box p={6} display="grid" gridTemplateColumns={{ base: '1fr', lg: '1fr 380px' }} gap={10} pb={16}>
+      <Box minW={0}>
+        <Title mb={3}>The load</Title>
+        <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr' }} gap={6}>
+          {data.map(({ trailer, load }) => (
+            <Box key={trailer.id} borderTop="2px solid" borderColor="ink" pt={3}>
+              <Heading>On the {trailer.name}</Heading>
+              <Box className="cond" fontSize="25px" data-load={Math.round(load.weight)}>
+                {printWeight(load.weight)}
+              </Box>
+              <Box color="soft">
+                <Len inches={load.size[0]} feet /> long, <Len inches={load.size[1]} feet /> wide,{' '}
+                <Len inches={load.size[2]} feet /> high; the trailer carries {printWeight(trailer.carries)}
+              </Box>
+              {load.problems.map((p) => (
+                <Box key={p} mt={2} bg="amberwash" borderLeft="4px solid" borderColor="amber" px={3} py={2}>
+                  {p}
+                </Box>
+              ))}
+              <Box asChild mt={2} pl={5} listStyleType="disc">
+                <ul>
+                  {load.instructions.map((t) => (
+                    <Box as="li" key={t} listStyleType="disc">
+                      {t}
+                    </Box>
+                  ))}
+                </ul>
+              </Box>
+            </Box>
+          ))}
+        </Box>
+        <Heading mt={8} mb={2}>
+          For the customer
+        </Heading>
+        <Box display="flex" gap={3} flexWrap="wrap">
+          <LinkButton href={visit} target="_blank">
+            Open the customer’s page
+          </LinkButton>
+          <LinkButton href={`/api/orders/${order.id}/site-sheet.pdf`} target="_blank">
+            Print the delivery-day sheet
+          </LinkButton>
+        </Box>
+        <Box mt={3} color="soft">
+          {order.visited.length === 0
+            ? 'The customer has confirmed nothing yet.'
+            : `The customer has confirmed ${order.visited.length} of 8 things.`}
+        </Box>
+      </Box>
+      <Box>
+        <Title mb={3}>The day</Title>
+        {!order.accepted ? (
+          <Empty>
+            <Link to={`/orders/${order.id}/price`}>Settle the price</Link> before the delivery day.
+          </Empty>
+        ) : (
+          <form onSubmit={(e) => void save(e)} noValidate>
+            <Box display="grid" gap={3}>
+              <Field label="Delivery day" error={formState.errors.day?.message}>
+                {(id) => <Input id={id} type="date" {...register('day', { required: 'Choose a day.' })} />}
+              </Field>
+              <Field label="We arrive at" error={formState.errors.arrives?.message}>
+                {(id) => (
+                  <Input
+                    id={id}
+                    {...register('arrives', {
+                      pattern: { value: /^([01]\d|2[0-3]):[0-5]\d$/, message: 'Write the time like 09:30.' },
+                    })}
+                  />
+                )}
+              </Field>
+              <Field label="Trailer">
+                {(id) => (
+                  <Select id={id} {...register('trailerId')}>
+                    {data.map(({ trailer }) => (
+                      <option key={trailer.id} value={trailer.id}>
+                        {trailer.name}
+                      </option>
+                    ))}
+                  </Select>
+                )}
+              </Field>
+              <Field label="Notes for the driver and the customer">
+                {(id) => <TextArea id={id} {...register('notes')} />}
+              </Field>
+              {order.delivery ? (
+                <QuietButton type="submit">Change the delivery</QuietButton>
+              ) : (
+                <Button type="submit">Set the delivery day</Button>
+              )}
+            </Box>
+          </form>
+        )}
+        {order.delivery && (
+          <Box mt={6} borderTop="1px solid" borderColor="rule" pt={4}>
+            {order.deliveredAt ? (
+              <Box bg="mosswash" borderLeft="4px solid" borderColor="moss" px={3} py={2}>
+                Delivered {moment(order.deliveredAt)}. <Link to={`/orders/${order.id}/hand-over`}>Hand it over</Link>
+              </Box>
+            ) : (
+              <Button onClick={() => void deliver()}>It has been delivered</Button>
+            )}
+          </Box>
+        )}
+      </Box>
+    </Box>
+  );
+};

@@ -1,0 +1,155 @@
+import { Box, chakra } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { ParamValue } from '@rubbet/core/build';
+import type { Family, ParamDef, Params } from '@rubbet/core/model';
+import { Choices, LengthInput } from '../../../parts/Fields.tsx';
+
+const Tab = chakra('button', {
+  base: {
+    px: '10px',
+    py: '6px',
+    fontFamily: 'heading',
+    fontStretch: '82%',
+    fontWeight: 600,
+    fontSize: '14.5px',
+    color: 'soft',
+    '&[aria-selected=true]': { bg: 'ink', color: 'sheet' },
+  },
+});
+
+const isShown = (def: ParamDef, params: Params): boolean =>
+  def.showWhen === undefined || def.showWhen.is.includes(params[def.showWhen.key] as ParamValue);
+
+const Row = ({
+  def,
+  params,
+  onChange,
+}: {
+  readonly def: ParamDef;
+  readonly params: Params;
+  readonly onChange: (patch: Record<string, ParamValue>) => void;
+}) => {
+  const value = params[def.key] as ParamValue;
+  const set = (v: ParamValue): void => onChange({ [def.key]: v });
+  const [drag, setDrag] = useState<number>();
+  if (def.kind === 'choice' || def.kind === 'flag') {
+    const choices =
+      def.kind === 'choice'
+        ? def.choices
+        : [
+            { value: true, label: 'Yes' },
+            { value: false, label: 'No' },
+          ];
+    return (
+      <Box
+        display="grid"
+        gridTemplateColumns="148px 1fr"
+        gap="10px"
+        alignItems="center"
+        py="6px"
+        borderBottom="1px solid"
+        borderColor="hair"
+        title={def.help}
+      >
+        <span>{def.label}</span>
+        <Choices<ParamValue> label={def.label} value={value} choices={choices} onChange={set} />
+      </Box>
+    );
+  }
+  const min = def.min;
+  const max = def.max;
+  const step = def.kind === 'length' ? def.step : 1;
+  const shown = drag ?? Number(value);
+  const end = (): void => {
+    if (drag !== undefined && drag !== value) set(drag);
+    setDrag(undefined);
+  };
+  return (
+    <Box
+      display="grid"
+      gridTemplateColumns="148px 1fr 96px"
+      gap="10px"
+      alignItems="center"
+      py="5px"
+      borderBottom="1px solid"
+      borderColor="hair"
+      title={def.help}
+    >
+      <span>{def.label}</span>
+      <input
+        type="range"
+        className="rule-range"
+        aria-label={`${def.label}, slide`}
+        min={min}
+        max={max}
+        step={step}
+        value={shown}
+        onChange={(e) => setDrag(Number(e.target.value))}
+        onPointerUp={end}
+        onKeyUp={end}
+        onBlur={end}
+      />
+      {def.kind === 'length' ? (
+        <LengthInput label={def.label} value={shown} min={min} max={max} onChange={set} />
+      ) : (
+        <Choices
+          label={def.label}
+          value={shown}
+          choices={Array.from({ length: Math.min(6, max - min + 1) }, (_, i) => ({
+            value: min + i,
+            label: String(min + i),
+          }))}
+          onChange={set}
+        />
+      )}
+    </Box>
+  );
+};
+
+/** The configurator's form, made from the family's parameter table and laid out by its groups. */
+export const ParamForm = ({
+  family,
+  params,
+  onChange,
+}: {
+  readonly family: Family;
+  readonly params: Params;
+  readonly onChange: (patch: Record<string, ParamValue>) => void;
+}) => {
+  const groups = [...new Set(family.params.map((p) => p.group))];
+  const [chosen, setGroup] = useState(groups[0] ?? '');
+  const group = groups.includes(chosen) ? chosen : (groups[0] ?? '');
+  return (
+    <Box>
+      <Box
+        role="tablist"
+        aria-label="Groups"
+        display="flex"
+        flexWrap="wrap"
+        borderBottom="2px solid"
+        borderColor="ink"
+        mb={2}
+      >
+        {groups.map((g) => (
+          <Tab
+            key={g}
+            role="tab"
+            id={`tab-${g}`}
+            aria-controls="param-panel"
+            aria-selected={g === group}
+            onClick={() => setGroup(g)}
+          >
+            {g}
+          </Tab>
+        ))}
+      </Box>
+      <Box role="tabpanel" id="param-panel" aria-labelledby={`tab-${group}`}>
+        {family.params
+          .filter((p) => p.group === group && isShown(p, params))
+          .map((def) => (
+            <Row key={def.key} def={def} params={params} onChange={onChange} />
+          ))}
+      </Box>
+    </Box>
+  );
+};

@@ -1,0 +1,281 @@
+import {
+  BufferAttribute,
+  BufferGeometry,
+  Color,
+  DirectionalLight,
+  DoubleSide,
+  EdgesGeometry,
+  ExtrudeGeometry,
+  Group,
+  HemisphereLight,
+  LineBasicMaterial,
+  LineSegments,
+  Matrix4,
+  Mesh,
+  MeshLambertMaterial,
+  OrthographicCamera,
+  Path,
+  Scene,
+  Shape,
+  Vector3,
+  WebGLRenderer,
+} from 'three';
+import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
+import { measureBounds } from '@rubbet/core/build';
+import type { Build, Part } from '@rubbet/core/build';
+import { cross } from '@rubbet/core/geometry';
+import { toneOf } from '@rubbet/core/draw';
+import type { Show } from './BuildStation.tsx';
+
+/** Where a note's pin stands on the picture. */
+export interface Pin {
+  readonly index: number;
+  readonly x: number;
+  readonly y: number;
+}
+
+export interface Stage {
+  readonly show: (build: Build, show: Show, marked: readonly string[], places: readonly (string | undefined)[]) => void;
+  readonly turn: (x: number, y: number) => void;
+  readonly zoom: (by: number) => void;
+  readonly dispose: () => void;
+}
+
+const SKIN = new Set(['siding', 'mesh', 'roofing', 'deck', 'trim']);
+const COLOURS: Readonly<Record<string, string>> = {
+  wood: '#E1C597',
+  'wood-dark': '#D2AC74',
+  treated: '#BDBE92',
+  ply: '#EBDCBD',
+  siding: '#DDD2B8',
+  mesh: '#8C948D',
+  metal: '#AEB7B4',
+  fitting: '#5B6760',
+};
+
+const shapeOf = (part: Part): ExtrudeGeometry => {
+  const shape = new Shape();
+  part.shape.outline.forEach(([p, q], i) => (i === 0 ? shape.moveTo(p, q) : shape.lineTo(p, q)));
+  for (const hole of part.shape.holes) {
+    const path = new Path();
+    hole.forEach(([p, q], i) => (i === 0 ? path.moveTo(p, q) : path.lineTo(p, q)));
+    shape.holes.push(path);
+  }
+  const geometry = new ExtrudeGeometry(shape, { depth: part.shape.depth, bevelEnabled: false });
+  const { u, v, origin } = part.place;
+  const w = cross(u, v);
+  geometry.applyMatrix4(
+    new Matrix4().set(
+      u[0],
+      v[0],
+      w[0],
+      origin[0],
+      u[1],
+      v[1],
+      w[1],
+      origin[1],
+      u[2],
+      v[2],
+      w[2],
+      origin[2],
+      0,
+      0,
+      0,
+      1,
+    ),
+  );
+  return geometry;
+};
+
+/** Lines of a mesh panel, so that it reads as wire and not as glass. */
+const wires = (part: Part): BufferGeometry => {
+  const points: number[] = [];
+  const { u, v, origin } = part.place;
+  const xs = part.shape.outline.map((p) => p[0]);
+  const ys = part.shape.outline.map((p) => p[1]);
+  const [x0, x1, y0, y1] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+  const at = (p: number, q: number): void =>
+    void points.push(origin[0] + p * u[0] + q * v[0], origin[1] + p * u[1] + q * v[1], origin[2] + p * u[2] + q * v[2]);
+  const step = 3;
+  for (let p = x0 + step; p < x1; p += step) {
+    at(p, y0);
+    at(p, y1);
+  }
+  for (let q = y0 + step; q < y1; q += step) {
+    at(x0, q);
+    at(x1, q);
+  }
+  const g = new BufferGeometry();
+  g.setAttribute('position', new BufferAttribute(new Float32Array(points), 3));
+  return g;
+};
+
+/** Sets up a drawing in the round in an element; draws only when something changed. */
+export const makeStage = (host: HTMLElement, onPins: (pins: readonly Pin[]) => void): Stage => {
+  const renderer = new WebGLRenderer({ antialias: true, alpha: true, preserveDrawingBuffer: true });
+  renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
+  host.appendChild(renderer.domElement);
+  const scene = new Scene();
+  scene.add(new HemisphereLight('#ffffff', '#b9ab8c', 2.1));
+  const sun = new DirectionalLight('#fff6e0', 1.5);
+  sun.position.set(-0.7, -1.2, 1.5);
+  scene.add(sun);
+  const camera = new OrthographicCamera(-1, 1, 1, -1, 0.1, 4000);
+  camera.up.set(0, 0, 1);
+  const controls = new OrbitControls(camera, renderer.domElement);
+  controls.enablePan = false;
+  let body = new Group();
+  scene.add(body);
+  let radius = 60;
+  const target = new Vector3();
+  let anchors: { index: number; at: Vector3 }[] = [];
+  let framed = '';
+  let queued = 0;
+
+  const render = (): void => {
+    queued = 0;
+    renderer.render(scene, camera);
+    const { clientWidth: w, clientHeight: h } = host;
+    const taken: { x: number; y: number }[] = [];
+    onPins(
+      anchors.map(({ index, at }) => {
+        const p = at.clone().project(camera);
+        let x = ((p.x + 1) / 2) * w;
+        const y = ((1 - p.y) / 2) * h;
+        while (taken.some((t) => Math.abs(t.x - x) < 24 && Math.abs(t.y - y) < 24)) x += 25;
+        taken.push({ x, y });
+        return { index, x, y };
+      }),
+    );
+  };
+  const queue = (): void => {
+    if (queued === 0) queued = requestAnimationFrame(render);
+  };
+  const resize = (): void => {
+    const { clientWidth: w, clientHeight: h } = host;
+    if (w === 0 || h === 0) return;
+    renderer.setSize(w, h);
+    const aspect = w / h;
+    const half = radius * 1.02;
+    const [hx, hy] = aspect > 1.1 ? [half * aspect, half] : [half * 1.1, (half * 1.1) / aspect];
+    camera.left = -hx;
+    camera.right = hx;
+    camera.top = hy;
+    camera.bottom = -hy;
+    camera.updateProjectionMatrix();
+    queue();
+  };
+  const observer = new ResizeObserver(resize);
+  observer.observe(host);
+  controls.addEventListener('change', queue);
+
+  const show: Stage['show'] = (build, how, marked, places) => {
+    scene.remove(body);
+    body.traverse((o) => {
+      if (o instanceof Mesh || o instanceof LineSegments) {
+        o.geometry.dispose();
+        (o.material as MeshLambertMaterial | LineBasicMaterial).dispose();
+      }
+    });
+    body = new Group();
+    const bounds = measureBounds(build.parts);
+    const centre = new Vector3(
+      (bounds.low[0] + bounds.high[0]) / 2,
+      (bounds.low[1] + bounds.high[1]) / 2,
+      (bounds.low[2] + bounds.high[2]) / 2,
+    );
+    const dark = document.documentElement.classList.contains('dark');
+    const ink = new Color(dark ? '#0d120f' : '#3a3226');
+    const at = new Map<string, Vector3>();
+    const shifts = new Map<string, Vector3>();
+    if (how === 'apart')
+      for (const a of build.assemblies) {
+        const b = measureBounds(build.parts.filter((p) => p.assembly === a.id));
+        const c = new Vector3((b.low[0] + b.high[0]) / 2, (b.low[1] + b.high[1]) / 2, (b.low[2] + b.high[2]) / 2).sub(
+          centre,
+        );
+        shifts.set(a.id, c.multiplyScalar(0.65));
+      }
+    for (const part of build.parts) {
+      if (how === 'frame' && SKIN.has(part.role)) continue;
+      const geometry = shapeOf(part);
+      const shift = shifts.get(part.assembly);
+      if (shift) geometry.translate(shift.x, shift.y, shift.z);
+      geometry.computeBoundingBox();
+      at.set(part.id, geometry.boundingBox?.getCenter(new Vector3()) ?? new Vector3());
+      const picked = marked.includes(part.id);
+      const isMesh = part.role === 'mesh';
+      const material = new MeshLambertMaterial({
+        color: picked ? '#F2C230' : (COLOURS[toneOf(part)] ?? '#E1C597'),
+        transparent: isMesh,
+        opacity: isMesh ? (picked ? 0.6 : 0.1) : 1,
+        depthWrite: !isMesh,
+        side: isMesh ? DoubleSide : 0,
+        polygonOffset: true,
+        polygonOffsetFactor: 1,
+        polygonOffsetUnits: 1,
+      });
+      body.add(new Mesh(geometry, material));
+      body.add(
+        new LineSegments(
+          new EdgesGeometry(geometry, 20),
+          new LineBasicMaterial({ color: picked ? '#8a6a00' : ink, transparent: true, opacity: isMesh ? 0.35 : 0.75 }),
+        ),
+      );
+      if (isMesh) {
+        const lines = wires(part);
+        if (shift) lines.translate(shift.x, shift.y, shift.z);
+        body.add(
+          new LineSegments(
+            lines,
+            new LineBasicMaterial({ color: dark ? '#A6B0A8' : '#6c746e', transparent: true, opacity: 0.32 }),
+          ),
+        );
+      }
+    }
+    scene.add(body);
+    anchors = places.flatMap((id, index) => {
+      const spot = id === undefined ? undefined : at.get(id);
+      return spot ? [{ index, at: spot }] : [];
+    });
+    const size = Math.hypot(...bounds.size) / 2;
+    radius = size * (how === 'apart' ? 1.5 : 0.92);
+    target.copy(centre);
+    controls.target.copy(target);
+    const key = build.family + how;
+    if (framed !== key) {
+      framed = key;
+      const far = 900;
+      camera.position.set(centre.x - far * 0.52, centre.y - far * 0.74, centre.z + far * 0.48);
+      camera.zoom = 1;
+    }
+    controls.update();
+    resize();
+  };
+
+  return {
+    show,
+    turn: (x, y) => {
+      const from = camera.position.clone().sub(target);
+      from.applyAxisAngle(new Vector3(0, 0, 1), (-x * Math.PI) / 12);
+      const side = new Vector3().crossVectors(camera.up, from).normalize();
+      const tilted = from.clone().applyAxisAngle(side, (y * Math.PI) / 18);
+      if (Math.abs(tilted.clone().normalize().z) < 0.98) from.copy(tilted);
+      camera.position.copy(target).add(from);
+      controls.update();
+      queue();
+    },
+    zoom: (by) => {
+      camera.zoom *= by;
+      camera.updateProjectionMatrix();
+      queue();
+    },
+    dispose: () => {
+      observer.disconnect();
+      controls.dispose();
+      if (queued !== 0) cancelAnimationFrame(queued);
+      renderer.dispose();
+      renderer.domElement.remove();
+    },
+  };
+};

@@ -1,0 +1,170 @@
+import { Box } from '@chakra-ui/react';
+import { useMemo } from 'react';
+import { useParams } from 'react-router';
+import useSWR from 'swr';
+import { drawBuild, drawPads } from '@rubbet/core/draw';
+import { buildSpec } from '@rubbet/core/model';
+import { api } from '../../data/api.ts';
+import type { ApiError } from '../../data/api.ts';
+import { longDay } from '../../data/days.ts';
+import type { VisitData } from '../../data/types.ts';
+import { LinkButton } from '../../parts/Button.tsx';
+import { DrawingView } from '../../parts/DrawingView.tsx';
+import { Loading } from '../../parts/Loading.tsx';
+import { useNotice } from '../../parts/Notice.tsx';
+import { Heading, Soft, Title } from '../../parts/Text.tsx';
+import '../../app/lightDark.ts';
+
+/** The customer's own page: when we come, what to prepare and confirm, what happens that day, how to start. */
+export const Visit = () => {
+  const { token = '' } = useParams();
+  const { data, error, mutate } = useSWR<VisitData, ApiError>(`/visit/${token}`);
+  const { fail } = useNotice();
+  const spec = data?.order.spec ?? undefined;
+  const picture = useMemo(() => (spec ? drawBuild(buildSpec(spec), 'three') : undefined), [spec]);
+  if (error)
+    return (
+      <Box as="main" p={8} maxW="560px" mx="auto">
+        <Title mb={2}>This page cannot be shown</Title>
+        {error.message}
+      </Box>
+    );
+  if (!data) return <Loading />;
+  const confirm = async (item: string, done: boolean): Promise<void> => {
+    try {
+      await mutate(await api<VisitData>(`/visit/${token}/items`, { method: 'PUT', body: { item, done } }), {
+        revalidate: false,
+      });
+    } catch (e) {
+      fail(e);
+    }
+  };
+  const left = data.items.filter((i) => !i.done).length;
+  return (
+    <Box as="main" maxW="640px" mx="auto" px={5} pb={16} bg="sheet" minH="100%">
+      <Box
+        bg="tape"
+        height="18px"
+        mx={-5}
+        borderBottom="1px solid"
+        borderColor="tapeedge"
+        backgroundImage="repeating-linear-gradient(90deg,#5A4300 0 1px,transparent 1px 8px)"
+        backgroundSize="100% 8px"
+        backgroundRepeat="no-repeat"
+        aria-hidden="true"
+      />
+      <Title mt={5} fontSize="26px">
+        {data.order.title}
+      </Title>
+      <Soft>
+        For {data.order.customer}, {data.order.address}. Order {data.order.id}.
+      </Soft>
+      {picture && (
+        <Box height="250px" my={3}>
+          <DrawingView drawing={picture} pixels={600} label="What we build for you" />
+        </Box>
+      )}
+      {data.size && (
+        <Box mb={3}>
+          {data.size.long.replace(/'/g, '′').replace(/"/g, '″')} long,{' '}
+          {data.size.wide.replace(/'/g, '′').replace(/"/g, '″')} wide,{' '}
+          {data.size.high.replace(/'/g, '′').replace(/"/g, '″')} high, {data.size.weight} lb.
+        </Box>
+      )}
+      <Box bg="paper" borderLeft="6px solid" borderColor="tape" px={4} py={3} mb={6} data-testid="visit-day">
+        {data.deliveredAt ? (
+          <Heading>It stands with you.</Heading>
+        ) : data.delivery ? (
+          <>
+            <Heading fontSize="20px">
+              We come on {longDay(data.delivery.day)}, {data.delivery.arrives}.
+            </Heading>
+            {data.delivery.notes}
+          </>
+        ) : (
+          <Heading>We tell you the day as soon as it is set. You asked for {longDay(data.order.wantedBy)}.</Heading>
+        )}
+      </Box>
+      <Heading mb={1}>Before we come</Heading>
+      <Soft>
+        {left === 0
+          ? 'All confirmed. Thank you.'
+          : `${left} of ${data.items.length} still to confirm. Tick each when it is done.`}
+      </Soft>
+      {data.items.map((i) => (
+        <Box
+          key={i.key}
+          asChild
+          display="grid"
+          gridTemplateColumns="34px 1fr"
+          gap={3}
+          py={3}
+          borderBottom="1px solid"
+          borderColor="hair"
+          alignItems="start"
+          cursor="pointer"
+        >
+          <label>
+            <input
+              type="checkbox"
+              checked={i.done}
+              style={{ width: 26, height: 26, marginTop: 2 }}
+              onChange={(e) => void confirm(i.key, e.target.checked)}
+            />
+            <span>
+              <strong className="cond" style={{ fontSize: 17 }}>
+                {i.title}
+              </strong>
+              <br />
+              {i.text}
+            </span>
+          </label>
+        </Box>
+      ))}
+      {data.pads && (
+        <Box mt={6}>
+          <Heading mb={1}>Your ground</Heading>
+          <Box height="260px" border="1px solid" borderColor="rule" className="dots">
+            <DrawingView drawing={drawPads(data.pads)} pixels={560} label="Pads for the corners" />
+          </Box>
+        </Box>
+      )}
+      <Heading mt={6} mb={1}>
+        That day
+      </Heading>
+      {[
+        'We call when we leave.',
+        'We walk the way in with you before anything is unloaded.',
+        'Pads are set, level both ways, then the unit.',
+        'Doors swing, latches close; we show you each, and the release from inside.',
+      ].map((t, i) => (
+        <Box key={t} display="grid" gridTemplateColumns="26px 1fr" py="3px">
+          <span className="cond">{i + 1}</span>
+          {t}
+        </Box>
+      ))}
+      <Heading mt={6} mb={1}>
+        How to start
+      </Heading>
+      {[
+        'Move birds at night, straight on to the roost; keep them in for some days.',
+        'Feed in the middle of the run, dry. Scraps only what is eaten the same day.',
+        'Never hang a heat lamp where it can fall: fire.',
+        'If it smells, there are too many birds or the litter is spent.',
+        'Check level and latches after the first month and after every winter.',
+      ].map((t) => (
+        <Box key={t} py="3px">
+          {t}
+        </Box>
+      ))}
+      <Box mt={6} display="flex" gap={3}>
+        <LinkButton href={`/api/visit/${token}/site-sheet.pdf`} target="_blank">
+          Print this as a sheet
+        </LinkButton>
+      </Box>
+      <Box mt={5} color="soft">
+        Local codes, permits and licensed trades decide. Have buried services located before you dig.
+      </Box>
+    </Box>
+  );
+};

@@ -1,0 +1,109 @@
+import { Box } from '@chakra-ui/react';
+import type { Tape } from '@rubbet/core/build';
+import { printLength } from '@rubbet/core/measure';
+
+/** One pull of the tape, drawn: hook at the left, marks with a cross on the side where the piece lies. */
+export const TapeMarks = ({ tape, tall = false }: { readonly tape: Tape; readonly tall?: boolean }) => {
+  const W = 1000;
+  const pad = 20;
+  const k = (W - 2 * pad) / Math.max(tape.length, 12);
+  const high = tall ? 62 : 46;
+  const size = tall ? 20 : 16;
+  const ends = [-Infinity, -Infinity, -Infinity];
+  const marks = tape.marks.map((m) => {
+    const x = pad + m.at * k;
+    const text = printLength(m.at);
+    const half = (text.length * size * 0.5) / 2 + 4;
+    const row = Math.max(
+      0,
+      ends.findIndex((e) => e < x - half),
+    );
+    ends[row] = x + half;
+    return { ...m, x, text, row };
+  });
+  const rows = Math.max(...marks.map((m) => m.row), 0) + 1;
+  const step = k > 9 ? 0.5 : k > 3.4 ? 1 : 4;
+  const ticks = Array.from({ length: Math.floor(tape.length / step) + 1 }, (_, i) => i * step);
+  const every = k > 16 ? 2 : k > 7 ? 4 : 12;
+  return (
+    <Box>
+      <Box className="cond" fontSize={tall ? '17px' : '15px'} mb={1}>
+        One pull of the tape, {tape.title} (× is the side the piece lies on)
+      </Box>
+      <svg
+        viewBox={`0 0 ${W} ${high + rows * (size + 4) + 10}`}
+        style={{ width: '100%', display: 'block' }}
+        role="img"
+        aria-label={`Tape marks at ${tape.marks.map((m) => printLength(m.at)).join(', ')}`}
+      >
+        <rect
+          x={pad}
+          y={6}
+          width={tape.length * k}
+          height={high - 4}
+          fill="var(--rb-colors-tape)"
+          stroke="var(--rb-colors-tapeedge)"
+        />
+        <rect x={pad - 7} y={1} width={7} height={high + 8} fill="var(--rb-colors-soft)" />
+        {ticks.map((t) => (
+          <line
+            key={t}
+            x1={pad + t * k}
+            x2={pad + t * k}
+            y1={6}
+            y2={6 + (t % 12 === 0 ? 18 : t % 1 === 0 ? (t % 4 === 0 ? 13 : 9) : 5)}
+            stroke="#5A4300"
+            strokeWidth={0.9}
+          />
+        ))}
+        {ticks
+          .filter((t) => t > 0 && t % every === 0 && !marks.some((m) => Math.abs(m.at - t) * k < 18))
+          .map((t) => (
+            <text
+              key={t}
+              x={pad + t * k}
+              y={high - 12}
+              fontSize={12}
+              textAnchor="middle"
+              fill={t % 16 === 0 ? '#A32E1B' : '#6b5200'}
+              style={{ fontFamily: 'Archivo Variable', fontWeight: 650 }}
+            >
+              {t}
+            </text>
+          ))}
+        {marks.map((m) => (
+          <g key={`${m.part}-${m.at}`}>
+            <line x1={m.x} x2={m.x} y1={3} y2={high + 4} stroke="#1C1503" strokeWidth={2.4} />
+            <text
+              x={m.x + 5}
+              y={high - 1}
+              fontSize={16}
+              fill="#1C1503"
+              style={{ fontFamily: 'Archivo Variable', fontWeight: 700 }}
+            >
+              ×
+            </text>
+            <text
+              x={m.x}
+              y={high + 4 + size + m.row * (size + 4)}
+              fontSize={size}
+              textAnchor="middle"
+              fill="var(--rb-colors-ink)"
+              style={{ fontFamily: 'Archivo Variable', fontStretch: '84%', fontWeight: 660 }}
+            >
+              {m.text.split(/(\d+\/\d+)/).map((piece, i) =>
+                i % 2 === 1 ? (
+                  <tspan key={i} style={{ fontFeatureSettings: '"frac"' }}>
+                    {piece}
+                  </tspan>
+                ) : (
+                  piece.replace('"', '″')
+                ),
+              )}
+            </text>
+          </g>
+        ))}
+      </svg>
+    </Box>
+  );
+};
