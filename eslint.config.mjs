@@ -4,8 +4,25 @@ import hooks from 'eslint-plugin-react-hooks';
 
 // The core's folders in the order in which they may depend on each other: a folder may import only those before it.
 const CORE_ORDER = [
-  'measure', 'geometry', 'stock', 'flock', 'build', 'frame', 'model', 'structure', 'cut', 'takeoff', 'steps', 'price',
-  'site', 'check', 'schedule', 'haul', 'draw', 'formats', 'order',
+  'measure',
+  'geometry',
+  'stock',
+  'flock',
+  'build',
+  'frame',
+  'model',
+  'structure',
+  'cut',
+  'takeoff',
+  'steps',
+  'price',
+  'site',
+  'check',
+  'schedule',
+  'haul',
+  'draw',
+  'formats',
+  'order',
 ];
 const CORE_PACKAGES = ['earcut', 'papaparse'];
 
@@ -13,29 +30,39 @@ const coreFolderRule = (folder, index) => ({
   files: [`core/src/${folder}/**/*.ts`],
   ignores: ['**/*.test.ts'],
   rules: {
-    'no-restricted-imports': ['error', {
-      patterns: [
-        ...CORE_ORDER.slice(index + 1).map((later) => ({
-          regex: `(^|/)\\.\\./(\\.\\./)*${later}/`,
-          message: `core/${folder} comes before core/${later}: it may not import it.`,
-        })),
-        { regex: `^(?!\\.|(${CORE_PACKAGES.join('|')})$)`, message: `core imports nothing but itself and ${CORE_PACKAGES.join(', ')}.` },
-      ],
-    }],
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          ...CORE_ORDER.slice(index + 1).map((later) => ({
+            regex: `(^|/)\\.\\./(\\.\\./)*${later}/`,
+            message: `core/${folder} comes before core/${later}: it may not import it.`,
+          })),
+          {
+            regex: `^(?!\\.|(${CORE_PACKAGES.join('|')})$)`,
+            message: `core imports nothing but itself and ${CORE_PACKAGES.join(', ')}.`,
+          },
+        ],
+      },
+    ],
     'no-restricted-globals': ['error', 'window', 'document', 'process', 'Buffer', 'fetch', 'performance'],
   },
 });
 
 const outerRule = (files, banned) => ({
-  files, ignores: ['**/*.test.ts', '**/*.test.tsx'],
+  files,
+  ignores: ['**/*.test.ts', '**/*.test.tsx'],
   rules: {
-    'no-restricted-imports': ['error', {
-      patterns: [
-        { regex: '(^|/)core/(src|dist)/', message: 'Import core by its folder entry points: @rubbet/core/<folder>.' },
-        { regex: '^@rubbet/core/[^/]+/', message: 'Import core by its folder entry points: @rubbet/core/<folder>.' },
-        ...banned.map((b) => ({ regex: `(^@rubbet/${b}|/${b}/src/)`, message: `This package may not import ${b}.` })),
-      ],
-    }],
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          { regex: '(^|/)core/(src|dist)/', message: 'Import core by its folder entry points: @rubbet/core/<folder>.' },
+          { regex: '^@rubbet/core/[^/]+/', message: 'Import core by its folder entry points: @rubbet/core/<folder>.' },
+          ...banned.map((b) => ({ regex: `(^@rubbet/${b}|/${b}/src/)`, message: `This package may not import ${b}.` })),
+        ],
+      },
+    ],
   },
 });
 
@@ -52,8 +79,27 @@ export default ts.config(
     },
   },
   { files: ['server/src/**/*.ts'], rules: { '@typescript-eslint/consistent-type-imports': 'off' } },
-  { files: ['web/**/*.{ts,tsx}'], plugins: { 'react-hooks': hooks }, rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' } },
-  { files: ['**/*.mjs'], languageOptions: { globals: { process: 'readonly', console: 'readonly', setTimeout: 'readonly', clearTimeout: 'readonly', setInterval: 'readonly', clearInterval: 'readonly', URL: 'readonly', fetch: 'readonly', Buffer: 'readonly' } } },
+  {
+    files: ['web/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': hooks },
+    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+  },
+  {
+    files: ['**/*.mjs'],
+    languageOptions: {
+      globals: {
+        process: 'readonly',
+        console: 'readonly',
+        setTimeout: 'readonly',
+        clearTimeout: 'readonly',
+        setInterval: 'readonly',
+        clearInterval: 'readonly',
+        URL: 'readonly',
+        fetch: 'readonly',
+        Buffer: 'readonly',
+      },
+    },
+  },
   ...CORE_ORDER.map(coreFolderRule),
   outerRule(['cli/src/**/*.ts'], ['server', 'web', 'demo']),
   outerRule(['web/src/**/*.{ts,tsx}'], ['server', 'cli', 'demo']),

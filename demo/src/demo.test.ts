@@ -1,12 +1,12 @@
 import { computeOrder } from '@rubbet/core/order';
 import { parseSpec } from '@rubbet/core/model';
-import { MODELS } from './models.ts';
+import { flockFor, MODELS } from './models.ts';
 import { ORDERS } from './orders.ts';
 
 describe('demo', () => {
   it.each(MODELS.map((m) => [m.name, m] as const))('%s is built without a stop', (_name, model) => {
     const computed = computeOrder(
-      { spec: parseSpec({ family: model.family, params: model.params }) },
+      { spec: parseSpec({ family: model.family, params: model.params }), flock: flockFor(model) },
       undefined,
       'quick',
     );

@@ -2,6 +2,8 @@
 export interface DemoModel {
   readonly name: string;
   readonly purpose: string;
+  /** Birds it is sold for. */
+  readonly birds: number;
   readonly family: string;
   readonly params: Readonly<Record<string, string | number | boolean>>;
 }
@@ -9,24 +11,37 @@ export interface DemoModel {
 export const MODELS: readonly DemoModel[] = [
   {
     name: 'Sorrel',
+    birds: 7,
     purpose: 'Four by six for half a dozen hens.',
     family: 'raised-lean-to',
     params: { length: 72, depth: 48, nestCount: 2 },
   },
   {
     name: 'Bramble',
-    purpose: 'Sorrel with a run beside it, roofed.',
+    birds: 5,
+    purpose: 'Sorrel with a long roofed run.',
     family: 'raised-lean-to',
-    params: { length: 72, depth: 48, run: true, runLength: 120 },
+    params: { length: 72, depth: 48, run: true, runLength: 180 },
   },
   {
     name: 'Hawthorn',
-    purpose: 'Four by eight with four nests, for a dozen hens.',
+    birds: 12,
+    purpose: 'Four by eight, nests at the back, for a dozen hens.',
     family: 'raised-lean-to',
-    params: { length: 96, depth: 48, nestCount: 3, roostBars: 2, highWall: 64, lowWall: 56 },
+    params: {
+      length: 96,
+      depth: 48,
+      nestWall: 'back',
+      windowWall: 'front',
+      nestCount: 3,
+      highWall: 64,
+      lowWall: 56,
+      overhangBack: 10,
+    },
   },
   {
     name: 'Spindle',
+    birds: 18,
     purpose: 'Deep house for a flock of twenty, nests at the back.',
     family: 'raised-lean-to',
     params: {
@@ -46,6 +61,7 @@ export const MODELS: readonly DemoModel[] = [
   },
   {
     name: 'Pimpernel',
+    birds: 3,
     purpose: 'Small house for three or four, close to the kitchen door.',
     family: 'raised-lean-to',
     params: {
@@ -63,26 +79,41 @@ export const MODELS: readonly DemoModel[] = [
   },
   {
     name: 'Vetch',
+    birds: 25,
     purpose: 'Six by eight for a batch of meat birds.',
     family: 'low-pen',
     params: { length: 96, width: 72, height: 24 },
   },
   {
     name: 'Clover',
+    birds: 12,
     purpose: 'Light pen that one adult pulls.',
     family: 'low-pen',
     params: { length: 72, width: 48, height: 24, roofLength: 30, lidLength: 30, wheels: 'wheel-10' },
   },
   {
     name: 'Teasel',
+    birds: 8,
     purpose: 'Taller pen for layers in summer.',
     family: 'low-pen',
     params: { length: 96, width: 60, height: 36, birds: 'layers', wheels: 'wheel-10' },
   },
   {
     name: 'Yarrow',
+    birds: 3,
     purpose: 'Three by six of pickets, half an hour’s work.',
     family: 'low-pen',
     params: { construction: 'picket', length: 72, width: 37.1875, height: 22, birds: 'layers' },
   },
 ];
+
+/** The flock that a model is judged for. */
+export const flockFor = (model: DemoModel) => ({
+  kind: model.params.birds === 'layers' || model.family !== 'low-pen' ? ('layers' as const) : ('meat' as const),
+  now: model.birds,
+  later: model.birds,
+  breed: 'standard' as const,
+  ranging: model.family !== 'low-pen',
+  mover: 'two adults' as const,
+  moves: model.family === 'low-pen' ? ('daily' as const) : ('never' as const),
+});

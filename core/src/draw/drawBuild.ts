@@ -3,6 +3,7 @@ import type { Pt } from '../geometry/index.ts';
 import { measureBounds, partsOf } from '../build/index.ts';
 import type { Assembly, Build, Part } from '../build/index.ts';
 import { dimension } from './dimensions.ts';
+import { paintOrder } from './paintOrder.ts';
 import { CAMERAS, faceCamera, flatArea, nearness, see, solidFaces, toneOf } from './project.ts';
 import type { Camera } from './project.ts';
 import type { DrawItem, Drawing } from './types.ts';
@@ -58,7 +59,7 @@ const boundsOf = (items: readonly DrawItem[], pad: number): Drawing['bounds'] =>
 const shown = (build: Build, options: DrawOptions): Part[] =>
   options.show === 'frame' ? build.parts.filter((p) => !SKINS.has(p.role)) : [...build.parts];
 
-const fillOf = (part: Part, options: DrawOptions): ReturnType<typeof toneOf> | 'none' =>
+const fillOf = (part: Part, options: DrawOptions): ReturnType<typeof toneOf> =>
   options.highlight === undefined ? toneOf(part) : options.highlight.includes(part.id) ? 'tape' : 'faded';
 
 const flatItems = (c: Camera, parts: readonly Part[], options: DrawOptions): DrawItem[] =>
@@ -80,7 +81,7 @@ const drawSquareOn = (build: Build, view: string, options: DrawOptions): Drawing
   const parts = shown(build, options);
   // Face by face from far to near: a sloped roof is before the wall at its eave and behind it at its ridge.
   const items: DrawItem[] = parts
-    .flatMap((part) => solidFaces(c, part, fillOf(part, options) as ReturnType<typeof toneOf>))
+    .flatMap((part) => solidFaces(c, part, fillOf(part, options)))
     .sort((a, b) => a.depth - b.depth)
     .map((f) => ({ ...f.area, shade: (f.area.shade ?? 0) / 3 }));
   const box = measurePtBounds(items.flatMap((i) => (i.kind === 'area' ? i.rings.flat() : [])));
@@ -118,11 +119,11 @@ const drawSquareOn = (build: Build, view: string, options: DrawOptions): Drawing
 
 const drawThree = (build: Build, options: DrawOptions): Drawing => {
   const c = CAMERAS.three as Camera;
-  const faces = shown(build, options).flatMap((part) => {
-    const fill = fillOf(part, options);
-    return fill === 'none' ? [] : solidFaces(c, part, fill);
-  });
-  const items: DrawItem[] = faces.sort((a, b) => a.depth - b.depth).map((f) => f.area);
+  const items: DrawItem[] = paintOrder(c, shown(build, options)).flatMap((part) =>
+    solidFaces(c, part, fillOf(part, options))
+      .sort((a, b) => a.depth - b.depth)
+      .map((f) => f.area),
+  );
   return { title: 'View', bounds: boundsOf(items, 2), items };
 };
 

@@ -17,47 +17,53 @@ export interface Operation {
 /** A night's drying between coats; common practice, no source. */
 export const DRYING = 12 * 60;
 
-const kindOf = (s: Step): string => {
+type OperationKey = 'saw' | 'frame' | 'raise' | 'build' | 'coat-1' | 'coat-2' | 'load' | 'deliver';
+
+/** A unit that is not painted is built in one go; a house is framed as panels, then raised and fitted out, then coated. */
+const kindOf = (s: Step, coated: boolean): OperationKey => {
   if (s.station === 'saw') return 'saw';
   if (s.id === 'coat-1' || s.id === 'coat-2') return s.id;
   if (s.station === 'yard') return 'load';
-  if (s.station === 'road') return 'deliver';
-  if (s.station === 'site') return 'set';
-  if (s.verb === 'stand' || s.verb === 'roof' || (s.verb === 'frame' && s.view === 'three')) return 'raise';
-  if (s.verb === 'hang' || s.verb === 'fit' || s.verb === 'inspect') return 'fit';
-  return 'panels';
+  // One crew drives and sets up: delivery and setting are one trip.
+  if (s.station === 'road' || s.station === 'site') return 'deliver';
+  if (!coated) return 'build';
+  const onPanels = s.view !== 'three' && s.verb !== 'stand' && s.verb !== 'hang' && s.verb !== 'fit';
+  return onPanels ? 'frame' : 'raise';
 };
 
-const NAMES: Readonly<Record<string, { readonly name: string; readonly crew: number; readonly dry: number }>> = {
-  saw: { name: 'cut', crew: 1, dry: 0 },
-  panels: { name: 'frame, skin', crew: 2, dry: 0 },
-  raise: { name: 'raise, roof', crew: 2, dry: 0 },
-  fit: { name: 'doors, fittings', crew: 1, dry: 0 },
-  'coat-1': { name: '1st coat', crew: 1, dry: DRYING },
-  'coat-2': { name: '2nd coat', crew: 1, dry: DRYING },
-  load: { name: 'load', crew: 2, dry: 0 },
-  deliver: { name: 'deliver', crew: 2, dry: 0 },
-  set: { name: 'set on site', crew: 2, dry: 0 },
+const INFO: Readonly<
+  Record<
+    OperationKey,
+    { readonly name: string; readonly station: Station; readonly crew: number; readonly dry: number }
+  >
+> = {
+  saw: { name: 'cut', station: 'saw', crew: 1, dry: 0 },
+  frame: { name: 'frame', station: 'bay', crew: 2, dry: 0 },
+  raise: { name: 'raise', station: 'bay', crew: 2, dry: 0 },
+  build: { name: 'build', station: 'bay', crew: 2, dry: 0 },
+  'coat-1': { name: '1st coat', station: 'paint', crew: 1, dry: DRYING },
+  'coat-2': { name: '2nd coat', station: 'paint', crew: 1, dry: DRYING },
+  load: { name: 'load', station: 'yard', crew: 2, dry: 0 },
+  deliver: { name: 'deliver', station: 'road', crew: 2, dry: 0 },
 };
-const ORDER = ['saw', 'panels', 'raise', 'fit', 'coat-1', 'coat-2', 'load', 'deliver', 'set'];
 
-/** Groups steps into the blocks that a crew plan moves about, in a chain of needs. Delivery and setting are one trip. */
+/** Groups steps into the blocks that a crew plan moves about, in a chain of needs. */
 export const planOperations = (steps: readonly Step[]): Operation[] => {
+  const coated = steps.some((s) => s.id === 'coat-1');
   const out: Operation[] = [];
-  for (const key of ORDER) {
-    const mine = steps.filter((s) => kindOf(s) === key);
+  for (const key of Object.keys(INFO) as OperationKey[]) {
+    const mine = steps.filter((s) => kindOf(s, coated) === key);
     if (mine.length === 0) continue;
-    const info = NAMES[key];
-    if (!info) continue;
+    const { name, station, crew, dry } = INFO[key];
     const work = mine.reduce((sum, s) => sum + s.minutes, 0);
     const previous = out[out.length - 1];
     out.push({
       key,
-      name: info.name,
-      station: mine[0]?.station ?? 'bay',
-      crew: info.crew,
-      minutes: Math.max(15, Math.round(work / info.crew)),
-      dry: info.dry,
+      name,
+      station,
+      crew,
+      minutes: Math.max(15, Math.round(work / crew)),
+      dry,
       needs: previous ? [previous.key] : [],
       steps: mine.map((s) => s.id),
     });

@@ -16,7 +16,7 @@ import {
 import { ApiProperty, ApiPropertyOptional, ApiTags } from '@nestjs/swagger';
 import { IsIn, IsInt, IsNumber, IsOptional, Max, Min } from 'class-validator';
 import { planSticks } from '@rubbet/core/cut';
-import type { StickPlan } from '@rubbet/core/cut';
+import type { StickPiece, StickPlan } from '@rubbet/core/cut';
 import { printLength } from '@rubbet/core/measure';
 import { findItem } from '@rubbet/core/stock';
 import { catalogueSticks, KERF } from '@rubbet/core/takeoff';
@@ -191,53 +191,61 @@ export class Bench {
     return this.show(orderId);
   }
 
-  /** Plans the sticks of all parts that are not cut, at their measured lengths; sticks begun stay as they were. */
+  /**
+   * Plans the sticks of all parts that are not cut, at their measured lengths. Pieces already cut stay on their sticks, and
+   * what is left of those sticks is used first: it costs nothing more.
+   */
   private async replan(workId: number, trx: Db): Promise<void> {
     const work = (await trx('work_orders').where({ id: workId }).first()) as WorkRow;
-    const parts = (await trx('work_parts').where({ work_order_id: workId })) as WorkPart[];
+    const parts = ((await trx('work_parts').where({ work_order_id: workId })) as WorkPart[]).filter(
+      (p) => findItem(p.item).kind === 'lumber',
+    );
     const old = readJson<StickPlan>(work.sticks);
-    const open = parts.filter((p) => p.state !== 'cut' && findItem(p.item).kind === 'lumber');
-    const cutCount = new Map<string, number>();
-    for (const p of parts) if (p.state === 'cut') cutCount.set(p.mark, (cutCount.get(p.mark) ?? 0) + 1);
-    const begun = old.sticks.filter((stick) => {
-      const marks = stick.cuts.map((c) => c.id);
-      if (!marks.every((m) => (cutCount.get(m) ?? 0) > 0)) return false;
-      for (const m of marks) cutCount.set(m, (cutCount.get(m) ?? 0) - 1);
-      return true;
-    });
-    const groups = new Map<string, { id: string; item: string; length: number; quantity: number }>();
-    for (const p of open) {
-      const length = p.measured ?? p.length;
-      const key = `${p.mark}|${length}`;
-      const group = groups.get(key);
-      groups.set(key, {
-        id:
-          groups.has(key) || ![...groups.values()].some((g) => g.id === p.mark)
-            ? p.mark
-            : `${p.mark}·${printLength(length)}`,
-        item: p.item,
-        length,
-        quantity: (group?.quantity ?? 0) + 1,
-        ...(group ? { id: group.id } : {}),
+    const cut = new Map<string, number>();
+    for (const p of parts) if (p.state === 'cut') cut.set(p.mark, (cut.get(p.mark) ?? 0) + 1);
+    const begun = old.sticks.flatMap((stick) => {
+      const cuts = stick.cuts.filter(({ id }) => {
+        const mark = id.split('·')[0] ?? id;
+        const left = cut.get(mark) ?? 0;
+        if (left > 0) cut.set(mark, left - 1);
+        return left > 0;
       });
+      const used = cuts.reduce((sum, c) => sum + c.length + KERF, 0);
+      return cuts.length > 0 ? [{ ...stick, cuts, left: Math.max(0, stick.length - used) }] : [];
+    });
+    const groups = new Map<string, StickPiece>();
+    for (const p of parts.filter((q) => q.state !== 'cut')) {
+      const length = p.measured ?? p.length;
+      const id = p.measured === null ? p.mark : `${p.mark}·${printLength(length)}`;
+      groups.set(id, { id, item: p.item, length, quantity: (groups.get(id)?.quantity ?? 0) + 1 });
     }
     const pieces = [...groups.values()];
     const items = new Set(pieces.map((p) => p.item));
+    const rests = begun
+      .filter((s) => items.has(s.item) && s.left > 1)
+      .map((s) => ({ item: s.item, length: s.left, cost: 0, quantity: 1 }));
     const plan = planSticks({
       kerf: KERF,
       endTrim: 0,
-      stock: catalogueSticks().filter((s) => items.has(s.item)),
+      stock: [...catalogueSticks().filter((s) => items.has(s.item)), ...rests],
       pieces,
     });
-    const done = begun.reduce((sum, s) => sum + s.cost, 0);
+    const fresh = plan.sticks.filter((s) => s.cost > 0);
+    const reused = plan.sticks.filter((s) => s.cost === 0);
+    const joined = begun.map((stick) => {
+      const at = reused.findIndex((r) => r.item === stick.item && Math.abs(r.length - stick.left) < 1e-6);
+      const [rest] = at < 0 ? [] : reused.splice(at, 1);
+      return rest ? { ...stick, cuts: [...stick.cuts, ...rest.cuts], left: rest.left } : stick;
+    });
+    const spent = begun.reduce((sum, s) => sum + s.cost, 0);
     await trx('work_orders')
       .where({ id: workId })
       .update({
         sticks: JSON.stringify({
           ...plan,
-          sticks: [...begun, ...plan.sticks],
-          cost: plan.cost + done,
-          bound: plan.bound + done,
+          sticks: [...joined, ...fresh],
+          cost: plan.cost + spent,
+          bound: plan.bound + spent,
         }),
       });
   }

@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto';
-import { CREWS, DEMO_PASSWORD, MODELS, ORDERS, RACK, TRAILERS, USERS, weatherFor } from '@rubbet/demo';
+import { CREWS, DEMO_PASSWORD, flockFor, MODELS, ORDERS, RACK, TRAILERS, USERS, weatherFor } from '@rubbet/demo';
 import type { DemoOrder } from '@rubbet/demo';
 import { parseSpec } from '@rubbet/core/model';
 import type { Spec } from '@rubbet/core/model';
@@ -70,9 +70,10 @@ const flockOf = (o: DemoOrder, spec: Spec): Flock | null =>
 export const loadDemo = async (db: Db, reset = false): Promise<void> => {
   if (!reset && (await db('users').first())) return;
   const passwordHash = await hashPassword(DEMO_PASSWORD);
+  if (reset) await db('orders').delete();
+  await db.raw('ALTER TABLE orders AUTO_INCREMENT = 1036');
   await db.transaction(async (trx) => {
     for (const table of TABLES) await trx(table).delete();
-    await trx.raw('ALTER TABLE orders AUTO_INCREMENT = 1036');
     await trx('users').insert(
       USERS.map((u) => ({ name: u.name, login: u.login, role: u.role, password_hash: passwordHash })),
     );
@@ -94,7 +95,7 @@ export const loadDemo = async (db: Db, reset = false): Promise<void> => {
     const models = new Map<string, { id: number; spec: Spec }>();
     for (const m of MODELS) {
       const spec = parseSpec({ family: m.family, params: m.params });
-      const { summary } = computeOrder({ spec }, BUSINESS_RULES);
+      const { summary } = computeOrder({ spec, flock: flockFor(m) }, BUSINESS_RULES);
       const [id] = await trx('models').insert({ name: m.name, family: m.family, purpose: m.purpose });
       await trx('model_revisions').insert({
         model_id: id,

@@ -117,7 +117,7 @@ export const Shell = () => {
           </RailButton>
         </Box>
       </Box>
-      <Box as="main" minW={0} minH={0} overflow="auto" bg="paper">
+      <Box as="main" tabIndex={0} minW={0} minH={0} overflow="auto" bg="paper" outlineOffset="-4px">
         <Outlet />
       </Box>
       {palette !== 'closed' && (

@@ -9,6 +9,7 @@ export const system = createSystem(
     cssVarsPrefix: 'rb',
     preflight: false,
     theme: {
+      breakpoints: { sm: '480px', md: '768px', lg: '1100px' },
       tokens: {
         fonts: {
           body: { value: "'Atkinson Hyperlegible Next Variable', sans-serif" },

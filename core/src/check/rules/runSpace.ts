@@ -23,7 +23,7 @@ export const runSpace: Check = ({ build, params, flock, rules }) => {
       why: flock.ranging
         ? 'Ten square feet a hen is the least, even for hens that range by day.'
         : 'Hens that never leave the run need twenty square feet each; under ten they fight and it turns to mud.',
-      where: ['run-front'],
+      where: ['run-front/mesh'],
       ...(fits ? mend(`Make the run ${wanted}″ long`, { runLength: wanted }) : {}),
     },
   ];

@@ -55,10 +55,10 @@ const Big = chakra('button', {
 });
 const PanelTab = chakra('button', {
   base: {
-    px: '12px',
-    minH: '44px',
+    px: '9px',
+    minH: '40px',
     fontFamily: 'heading',
-    fontStretch: '80%',
+    fontStretch: '78%',
     fontWeight: 600,
     fontSize: '15px',
     color: 'railtext',
@@ -161,11 +161,7 @@ export const Bench = () => {
   return (
     <Box height="100%" minH="700px" display="grid" gridTemplateRows="auto auto minmax(0,1fr) auto auto" bg="paper">
       <Box bg="rail" color="railtext" display="flex" alignItems="center" gap={5} px={5} py={2} minH="60px">
-        <Link
-          to={`/orders/${id}/bench`}
-          style={{ color: 'inherit', textDecoration: 'none' }}
-          aria-label="Back to the order"
-        >
+        <Link to={`/orders/${id}/bench`} style={{ color: 'inherit', textDecoration: 'none' }} title="Back to the order">
           <span className="cond" style={{ fontSize: 22 }}>
             {data.order.id} · {data.order.title}
           </span>
@@ -189,7 +185,7 @@ export const Bench = () => {
           {clock.text}
         </Box>
       </Box>
-      <Box bg="rail" display="flex" overflowX="auto" px={3} role="group" aria-label="Panels">
+      <Box bg="rail" display="flex" flexWrap="wrap" px={3} role="group" aria-label="Panels">
         {tabs.map((t) => {
           const of = steps.filter((s) => tabOf(s) === t);
           const left = of.filter((s) => state.get(s.id)?.state !== 'done');

@@ -65,7 +65,7 @@ export const SawList = ({
         {step.cautions.join(' ')}
       </Box>
       {sticks.map((s, i) => (
-        <Box key={i} display="grid" gridTemplateColumns="120px 1fr" gap={3} alignItems="center" mb={2} data-stick={i}>
+        <Box key={i} display="grid" gridTemplateColumns="158px 1fr" gap={3} alignItems="center" mb={2} data-stick={i}>
           <Box className="cond" fontSize="17px">
             {findItem(s.item).name} × {Math.round(s.length / 12)} ft
           </Box>

@@ -18,6 +18,8 @@ const DAYS = 10;
 const LANE = 50;
 const SNAP = 30;
 const HEAD = 56;
+/** Narrowest a block is drawn, so that its words fit. */
+const TILE = 68;
 
 interface Drawn {
   readonly block: Block;
@@ -85,7 +87,7 @@ const BlockTile = ({
       onClick={onPick}
       style={{
         left,
-        width: Math.max(width, 26),
+        width: Math.max(width - 2, TILE),
         top: d.lane * LANE + 3,
         transform: transform ? `translate(${transform.x}px, ${transform.y}px)` : undefined,
         zIndex: transform ? 5 : 2,
@@ -94,7 +96,7 @@ const BlockTile = ({
     >
       <strong>{d.op.orderId}</strong>
       <br />
-      <span style={{ fontSize: 13, fontWeight: 500 }}>{width > 46 ? d.op.name : d.op.name.slice(0, 3)}</span>
+      <span style={{ fontSize: 13, fontWeight: 500 }}>{d.op.name}</span>
     </Tile>
   );
 };
@@ -138,12 +140,14 @@ export const Crews = () => {
           block: b,
           op: ops.get(b.task) as BoardOperation,
           dryUntil: afterDrying(data.calendar, b.end, ops.get(b.task)?.dry ?? 0),
+          // A short block is drawn wider than it lasts.
+          drawnUntil: b.start + ((TILE + 4) * DAYS * data.calendar.minutes) / wide,
         })),
       );
       return { row, drawn, lanes: Math.max(1, ...drawn.map((d) => d.lane + 1)) };
     });
     return { first, from, to, rows, todayIndex, days: data.calendar.days.slice(first, first + DAYS) };
-  }, [data, page]);
+  }, [data, page, wide]);
 
   if (error) throw error;
   if (!data || !view) return <Loading />;

@@ -152,8 +152,8 @@ export const GroundStation = () => {
                     </td>
                     <td>
                       {[
-                        p.blocks ? `${p.blocks} courses of block` : '',
-                        p.pavers ? `${p.pavers} pavers` : '',
+                        p.blocks ? `${p.blocks} ${p.blocks === 1 ? 'course' : 'courses'} of block` : '',
+                        p.pavers ? `${p.pavers} ${p.pavers === 1 ? 'paver' : 'pavers'}` : '',
                         p.shims ? `${printLength(p.shims).replace('"', '″')} of shims` : '',
                         p.dig ? `let in ${p.dig}″` : '',
                       ]

@@ -123,7 +123,12 @@ export const PriceStation = () => {
           return (
             <Box key={kind} mb={4}>
               <Heading>{name}</Heading>
-              <table>
+              <table style={{ tableLayout: 'fixed' }}>
+                <colgroup>
+                  {['34%', '24%', '12%', '14%', '16%'].map((width, i) => (
+                    <col key={i} style={{ width }} />
+                  ))}
+                </colgroup>
                 <tbody>
                   {mine.map((l) => (
                     <tr key={`${l.item}${l.size}`}>

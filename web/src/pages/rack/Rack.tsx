@@ -17,31 +17,42 @@ interface Line {
 const Bundle = ({ line }: { readonly line: Line }) => {
   const item = findItem(line.item);
   const [t, w] = item.kind === 'lumber' ? [item.thickness, item.width] : [1, 8];
-  const per = Math.max(3, Math.floor(26 / t));
+  const per = Math.max(6, Math.min(18, Math.floor(30 / t)));
   const shown = Math.min(line.quantity, per * 6);
-  const high = Math.ceil(shown / per);
+  const end = w * 0.5;
+  const rows = Math.ceil(shown / per);
+  const scale = 4;
+  const fill =
+    item.kind === 'lumber'
+      ? item.treated
+        ? 'treated'
+        : 'wood'
+      : item.kind === 'roofing'
+        ? 'metal'
+        : item.kind === 'mesh'
+          ? 'mesh'
+          : 'ply';
   return (
     <svg
-      viewBox={`0 0 ${per * t + 1} ${6 * w * 0.42 + 1}`}
-      width="132"
-      height="44"
-      preserveAspectRatio="xMinYMax meet"
+      viewBox={`0 0 ${per * t + 0.6} ${rows * end + 0.6}`}
+      width={(per * t + 0.6) * scale}
+      height={(rows * end + 0.6) * scale}
       role="img"
       aria-label={`${line.quantity} in the bundle`}
+      style={{ display: 'block' }}
     >
       {Array.from({ length: shown }, (_, i) => (
         <rect
           key={i}
-          x={(i % per) * t + 0.5}
-          y={6 * w * 0.42 - (Math.floor(i / per) + 1) * w * 0.42 + 0.5}
+          x={(i % per) * t + 0.3}
+          y={(rows - 1 - Math.floor(i / per)) * end + 0.3}
           width={t}
-          height={w * 0.42}
-          fill={`var(--rb-colors-${item.kind === 'lumber' && item.treated ? 'treated' : item.kind === 'lumber' ? 'wood' : item.kind === 'roofing' ? 'metal' : item.kind === 'mesh' ? 'mesh' : 'ply'})`}
+          height={end}
+          fill={`var(--rb-colors-${fill})`}
           stroke="var(--rb-colors-woodink)"
-          strokeWidth={0.25}
+          strokeWidth={0.22}
         />
       ))}
-      {high === 0 && null}
     </svg>
   );
 };

@@ -89,7 +89,7 @@ const Form = ({ data, saved }: { readonly data: SettingsData; readonly saved: (n
                 <Box
                   key={f.path}
                   display="grid"
-                  gridTemplateColumns="1fr 104px 92px"
+                  gridTemplateColumns="1fr 92px 142px"
                   gap={3}
                   alignItems="center"
                   py="4px"

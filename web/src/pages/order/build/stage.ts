@@ -1,4 +1,5 @@
 import {
+  Box3,
   BufferAttribute,
   BufferGeometry,
   Color,
@@ -96,15 +97,21 @@ const wires = (part: Part): BufferGeometry => {
   const [x0, x1, y0, y1] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
   const at = (p: number, q: number): void =>
     void points.push(origin[0] + p * u[0] + q * v[0], origin[1] + p * u[1] + q * v[1], origin[2] + p * u[2] + q * v[2]);
+  // Each wire is cut where it meets the panel's edge.
+  const across = (k: 0 | 1, value: number): number[] => {
+    const ring = part.shape.outline;
+    const hits: number[] = [];
+    ring.forEach((a, i) => {
+      const b = ring[(i + 1) % ring.length] ?? a;
+      if (a[k] < value === b[k] < value) return;
+      const t = (value - a[k]) / (b[k] - a[k]);
+      hits.push(a[(1 - k) as 0 | 1] + t * (b[(1 - k) as 0 | 1] - a[(1 - k) as 0 | 1]));
+    });
+    return hits.sort((m, n) => m - n);
+  };
   const step = 3;
-  for (let p = x0 + step; p < x1; p += step) {
-    at(p, y0);
-    at(p, y1);
-  }
-  for (let q = y0 + step; q < y1; q += step) {
-    at(x0, q);
-    at(x1, q);
-  }
+  for (let p = x0 + step; p < x1; p += step) for (const q of across(0, p)) at(p, q);
+  for (let q = y0 + step; q < y1; q += step) for (const p of across(1, q)) at(p, q);
   const g = new BufferGeometry();
   g.setAttribute('position', new BufferAttribute(new Float32Array(points), 3));
   return g;
@@ -126,7 +133,7 @@ export const makeStage = (host: HTMLElement, onPins: (pins: readonly Pin[]) => v
   controls.enablePan = false;
   let body = new Group();
   scene.add(body);
-  let radius = 60;
+  let reach = [60, 60] as readonly [number, number];
   const target = new Vector3();
   let anchors: { index: number; at: Vector3 }[] = [];
   let framed = '';
@@ -156,8 +163,8 @@ export const makeStage = (host: HTMLElement, onPins: (pins: readonly Pin[]) => v
     if (w === 0 || h === 0) return;
     renderer.setSize(w, h);
     const aspect = w / h;
-    const half = radius * 1.02;
-    const [hx, hy] = aspect > 1.1 ? [half * aspect, half] : [half * 1.1, (half * 1.1) / aspect];
+    const k = Math.max(reach[0] / aspect, reach[1]);
+    const [hx, hy] = [k * aspect, k];
     camera.left = -hx;
     camera.right = hx;
     camera.top = hy;
@@ -238,8 +245,6 @@ export const makeStage = (host: HTMLElement, onPins: (pins: readonly Pin[]) => v
       const spot = id === undefined ? undefined : at.get(id);
       return spot ? [{ index, at: spot }] : [];
     });
-    const size = Math.hypot(...bounds.size) / 2;
-    radius = size * (how === 'apart' ? 1.5 : 0.92);
     target.copy(centre);
     controls.target.copy(target);
     const key = build.family + how;
@@ -250,6 +255,21 @@ export const makeStage = (host: HTMLElement, onPins: (pins: readonly Pin[]) => v
       camera.zoom = 1;
     }
     controls.update();
+    camera.updateMatrixWorld();
+    // Fits the picture to the corners of what is shown, as the eye first sees them.
+    const box = new Box3().setFromObject(body);
+    const inverse = camera.matrixWorldInverse;
+    const corners = [0, 1, 2, 3, 4, 5, 6, 7].map((i) =>
+      new Vector3(
+        i & 1 ? box.max.x : box.min.x,
+        i & 2 ? box.max.y : box.min.y,
+        i & 4 ? box.max.z : box.min.z,
+      ).applyMatrix4(inverse),
+    );
+    reach = [
+      1.08 * Math.max(...corners.map((c) => Math.abs(c.x))),
+      1.1 * Math.max(...corners.map((c) => Math.abs(c.y))),
+    ];
     resize();
   };
 

@@ -1,0 +1,79 @@
+import { readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { openWorld } from './world.ts';
+import type { World } from './world.ts';
+import type { Page } from 'puppeteer-core';
+
+const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
+
+let world: World;
+let page: Page;
+let ids: Record<string, number> = {};
+let token = '';
+beforeAll(async () => {
+  world = await openWorld('rubbet_axe');
+  page = await world.newPage();
+  // axe is put into the page, which its content policy would refuse.
+  await page.setBypassCSP(true);
+  await world.signIn(page, 'office');
+  ids = Object.fromEntries(
+    (await world.api(page, '/orders')).rows.map((r: { title: string; id: number }) => [r.title, r.id]),
+  );
+  token = (await world.api(page, `/orders/${ids.Teasel}`)).token;
+});
+afterAll(() => world.close());
+
+const VIEWS: readonly (readonly [string, () => string, number?, number?])[] = [
+  ['sign-in', () => '/sign-in'],
+  ['today', () => '/'],
+  ['orders', () => '/orders'],
+  ['flock', () => `/orders/${ids['Bramble on a slope']}/flock`],
+  ['build', () => `/orders/${ids['Bramble on a slope']}/build`],
+  ['ground', () => `/orders/${ids['Bramble on a slope']}/ground`],
+  ['price', () => `/orders/${ids['Bramble on a slope']}/price`],
+  ['bench station', () => `/orders/${ids.Sorrel}/bench`],
+  ['bench', () => `/bench/${ids.Sorrel}`, 1024, 768],
+  ['days', () => `/orders/${ids.Hawthorn}/days`],
+  ['road', () => `/orders/${ids.Teasel}/road`],
+  ['hand-over', () => `/orders/${ids['Sorrel, no window']}/hand-over`],
+  ['models', () => '/models'],
+  ['rack', () => '/rack'],
+  ['crews', () => '/crews'],
+  ['roads', () => '/roads'],
+  ['settings', () => '/settings'],
+  ['visit', () => `/visit/${token}`, 390, 844],
+];
+
+interface Violation {
+  readonly id: string;
+  readonly impact: string | null;
+  readonly nodes: readonly { readonly html: string; readonly failureSummary?: string }[];
+}
+
+describe.each(['light', 'dark'] as const)('%s', (theme) => {
+  it.each(VIEWS.map(([name, path, w, h]) => [name, { path, w, h }] as const))(
+    '%s has no serious fault',
+    async (_name, { path, w, h }) => {
+      await page.setViewport({ width: w ?? 1280, height: h ?? 800 });
+      await page.evaluateOnNewDocument((t) => localStorage.setItem('rubbet-theme', t), theme);
+      await page.goto(`${world.base}${path()}`, { waitUntil: 'networkidle0' });
+      await new Promise((r) => setTimeout(r, 300));
+      await page.evaluate(axe);
+      const violations = await page.evaluate(
+        async () =>
+          (
+            await (window as unknown as { axe: { run: (o: unknown) => Promise<{ violations: Violation[] }> } }).axe.run(
+              { resultTypes: ['violations'] },
+            )
+          ).violations,
+      );
+      const serious = violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
+      expect(
+        serious.map((v) => [
+          v.id,
+          v.nodes.slice(0, 3).map((n) => `${n.html.slice(0, 160)} ${n.failureSummary?.slice(0, 200) ?? ''}`),
+        ]),
+      ).toEqual([]);
+    },
+  );
+});

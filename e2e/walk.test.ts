@@ -1,0 +1,255 @@
+import { openWorld, fill, noticed, press, sees } from './world.ts';
+import type { World } from './world.ts';
+import type { Page } from 'puppeteer-core';
+
+let world: World;
+let page: Page;
+const faults: string[] = [];
+beforeAll(async () => {
+  world = await openWorld('rubbet_walk');
+  page = await world.newPage();
+  page.on('pageerror', (e) => faults.push(e instanceof Error ? e.message : String(e)));
+  await world.signIn(page, 'office');
+});
+afterAll(() => world.close());
+
+let id = 0;
+const station = async (name: string): Promise<void> => {
+  await page.goto(`${world.base}/orders/${id}/${name}`, { waitUntil: 'networkidle0' });
+};
+
+describe('one order through every station', () => {
+  it('begins with a call: an enquiry is written down', async () => {
+    await press(page, 'Orders');
+    await press(page, 'Take an enquiry');
+    await fill(page, 'Name', 'Wren Tallow');
+    await fill(page, 'Address', '3 Ford Row, Ansel');
+    await fill(page, 'Miles from the shop', '8');
+    await fill(page, 'What for', 'House for six hens');
+    await press(page, 'Write it down');
+    await page.waitForFunction(() => /\/orders\/\d+\/flock/.test(location.pathname));
+    id = Number(/orders\/(\d+)/.exec(page.url())?.[1]);
+    expect(id).toBeGreaterThan(1036);
+  });
+
+  it('Flock: six hens need 72 in of roost and two nests', async () => {
+    await fill(page, 'Birds now', '4');
+    await fill(page, 'Birds in two years', '6');
+    await sees(page, '6 birds need');
+    const rows = await page.$$eval('table tr', (trs) => trs.map((t) => t.textContent ?? ''));
+    expect(rows.find((r) => r.startsWith('roost'))).toContain('72 in');
+    expect(rows.find((r) => r.startsWith('nest boxes'))).toContain('2 nests');
+    await press(page, 'Keep the flock, go to Build');
+    await page.waitForFunction(() => location.pathname.endsWith('/build'));
+  });
+
+  it('Build: is drawn in the round, says what is wrong, mends it in a click, undoes and redoes', async () => {
+    await page.waitForSelector('[data-testid=build-view] canvas');
+    await page.waitForSelector('[data-testid=live-strip] div div');
+    const weight = () =>
+      page.$eval(
+        '[data-testid=live-strip]',
+        (n) => /Weight\s*([\d,]+) lb/.exec((n as HTMLElement).innerText)?.[1] ?? '',
+      );
+    await page.waitForFunction(() =>
+      /Weight\s*[\d,]+ lb/.test(document.querySelector<HTMLElement>('[data-testid=live-strip]')?.innerText ?? ''),
+    );
+    const before = await weight();
+    await press(page, 'Openings');
+    const release = await page.waitForSelector('::-p-aria([name="Release on the inside"])');
+    await (await release?.$('::-p-text(No)'))?.click();
+    await page.waitForSelector('[data-finding=inside-release][data-severity=stop]');
+    await press(page, 'Add a release');
+    await page.waitForFunction(() => document.querySelector('[data-finding=inside-release]') === null);
+    await press(page, 'Size');
+    await fill(page, 'Floor, long side', '82');
+    await page.keyboard.press('Enter');
+    await page.waitForFunction(
+      (was) =>
+        (/Weight\s*([\d,]+) lb/.exec(
+          document.querySelector<HTMLElement>('[data-testid=live-strip]')?.innerText ?? '',
+        )?.[1] ?? was) !== was,
+      {},
+      before,
+    );
+    await press(page, 'Undo');
+    await page.waitForFunction(
+      (was) => document.querySelector<HTMLElement>('[data-testid=live-strip]')?.innerText.includes(`${was} lb`),
+      {},
+      before,
+    );
+    await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+    await page.keyboard.down('Control');
+    await page.keyboard.press('y');
+    await page.keyboard.up('Control');
+    await page.waitForFunction(
+      (was) => !document.querySelector<HTMLElement>('[data-testid=live-strip]')?.innerText.includes(`${was} lb`),
+      {},
+      before,
+    );
+    await press(page, 'Keep this revision');
+    await noticed(page, 'done', /revision 1/);
+    const order = await world.api(page, `/orders/${id}`);
+    expect(order.revision.spec.params).toMatchObject({ length: 82, insideRelease: true });
+  });
+
+  it('Ground: four rod readings give pad heights by the difference', async () => {
+    await station('ground');
+    for (const [corner, rod] of [
+      ['front left', '50'],
+      ['front right', '52 1/2'],
+      ['back right', `4' 10"`],
+      ['back left', '1397 mm'],
+    ] as const)
+      await fill(page, `Rod at ${corner}`, rod);
+    await page.waitForSelector('tr[data-pad=back-right]');
+    const height = (pad: string) =>
+      page.$eval(`tr[data-pad=${pad}] td[data-height]`, (n) => Number((n as HTMLElement).dataset.height));
+    expect(await height('front-left')).toBe(0);
+    expect(await height('front-right')).toBe(2.5);
+    expect(await height('back-right')).toBe(8);
+    expect(await height('back-left')).toBeCloseTo(5, 6);
+    await press(page, 'Keep these readings');
+    await noticed(page, 'done', /readings are written down/);
+  });
+
+  it('Price: adds up and is accepted', async () => {
+    await station('price');
+    await press(page, 'The customer accepts');
+    await noticed(page, 'done', /Accepted at \$[\d,]+\.\d\d/);
+    const { accepted } = await world.api(page, `/orders/${id}`);
+    await sees(page, `$${(accepted.price.total / 100).toLocaleString('en-US', { minimumFractionDigits: 2 })}`);
+  });
+
+  it('Bench: the work order is made, a cut is ticked at its length, a measured piece re-plans its stick, steps go in order', async () => {
+    await station('bench');
+    await press(page, 'Make the work order');
+    await noticed(page, 'done', /work order is made/);
+    await page.setViewport({ width: 1024, height: 768 });
+    await page.goto(`${world.base}/bench/${id}`, { waitUntil: 'networkidle0' });
+    await page.waitForSelector('[data-testid=step-done]');
+    await sees(page, 'Sort the boards');
+    // Enter is the way forward.
+    await page.focus('[data-testid=step-done]');
+    await page.keyboard.press('Enter');
+    await page.waitForSelector('[data-mark]');
+    const rim = await page.$$eval('[data-mark^=RM]', (list) =>
+      list.map((n) => Number((n as HTMLElement).dataset.length)),
+    );
+    // An 82 in floor has two long rims of 82 and two ends of 48 less 3.
+    const work = await world.api(page, `/orders/${id}/work-order`);
+    const lengths = work.parts
+      .filter((p: { mark: string }) => p.mark.startsWith('RM'))
+      .map((p: { length: number }) => p.length)
+      .sort();
+    expect(lengths).toEqual([45, 45, 82, 82]);
+    if (rim.length > 0) expect(rim.every((l) => l === 45 || l === 82)).toBe(true);
+    await page.click('[data-mark]:not([disabled])');
+    await page.waitForSelector('[data-mark][aria-pressed=true]');
+    await press(page, 'roosts');
+    await sees(page, 'Fit the roosts');
+    await page.$$eval('button', (list) => list.find((b) => b.textContent?.startsWith('Measure RO'))?.click());
+    const field = await page.waitForSelector('input[aria-label="Measured RO1"]');
+    await field?.type('74 5/8');
+    await page.keyboard.press('Enter');
+    await page.waitForFunction(
+      () =>
+        document.body.innerText.includes('within tolerance') || document.body.innerText.includes('outside tolerance'),
+    );
+    const after = await world.api(page, `/orders/${id}/work-order`);
+    expect(after.sticks.sticks.flatMap((s: { cuts: { length: number }[] }) => s.cuts.map((c) => c.length))).toContain(
+      74.625,
+    );
+    await page.setViewport({ width: 1280, height: 800 });
+  });
+
+  it('prints the work order', async () => {
+    const type = await page.evaluate(async (n) => {
+      const response = await fetch(`/api/orders/${n}/work-order.pdf`);
+      return [response.headers.get('content-type'), (await response.arrayBuffer()).byteLength] as const;
+    }, id);
+    expect(type[0]).toBe('application/pdf');
+    expect(type[1]).toBeGreaterThan(20_000);
+  });
+
+  it('Days and Crews: goes on the board, a block moves by keyboard and by mouse, what depends on it follows', async () => {
+    await station('days');
+    await press(page, 'Put it on the board');
+    await noticed(page, 'done', /on the board/);
+    const end = async (op: string): Promise<string> => {
+      const board = await world.api(page, '/board');
+      const block = board.blocks.find((b: { task: string }) => b.task === `${id}/${op}`);
+      return board.calendar.days[Math.floor((block.end - 1) / board.calendar.minutes)] as string;
+    };
+    const [frame, load] = [await end('frame'), await end('load')];
+    expect(load > frame).toBe(true);
+    await page.goto(`${world.base}/crews`, { waitUntil: 'networkidle0' });
+    const tile = await page.waitForSelector(`[data-task="${id}/frame"]`);
+    // The mouse: three days on.
+    const box = await tile?.boundingBox();
+    const day = (await page.$eval('[data-row=bay-1]', (n) => n.clientWidth)) / 10;
+    await page.mouse.move((box?.x ?? 0) + 20, (box?.y ?? 0) + 20);
+    await page.mouse.down();
+    await page.mouse.move((box?.x ?? 0) + 60, (box?.y ?? 0) + 20, { steps: 4 });
+    await page.mouse.move((box?.x ?? 0) + 20 + day * 3, (box?.y ?? 0) + 20, { steps: 8 });
+    await page.mouse.up();
+    await page.waitForSelector('[data-said=moved]');
+    const moved = await end('frame');
+    expect(moved > frame).toBe(true);
+    expect((await end('load')) > moved).toBe(true);
+    const board = await world.api(page, '/board');
+    expect(board.clashes.filter((c: { kind: string }) => c.kind === 'order' || c.kind === 'overlap')).toEqual([]);
+    // By keyboard: before the cut it needs, which is refused in words.
+    await page.evaluate((t) => document.querySelector<HTMLElement>(`[data-task="${t}"]`)?.focus(), `${id}/frame`);
+    await page.keyboard.press('Enter');
+    for (let i = 0; i < 12 && (await page.$('[data-said=refused]')) === null; i++) {
+      await page.keyboard.press('ArrowLeft');
+      await new Promise((r) => setTimeout(r, 350));
+    }
+    expect(await page.$eval('[data-said=refused]', (n) => n.textContent)).toMatch(
+      /What it needs ends on|Two blocks|nobody works/i,
+    );
+  });
+
+  it('Road: the load is weighed, the day is set', async () => {
+    await station('road');
+    const order = await world.api(page, `/orders/${id}`);
+    expect(await page.$eval('[data-load]', (n) => Number((n as HTMLElement).dataset.load))).toBe(
+      Math.round(order.revision.summary.weight),
+    );
+    await page.$eval('input[type=date]', (n) => {
+      const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
+      set?.call(n, '2035-05-07');
+      n.dispatchEvent(new Event('input', { bubbles: true }));
+    });
+    await press(page, 'Set the delivery day');
+    await noticed(page, 'done', /Monday 7 May/);
+  });
+
+  it('the customer sees the day on their own page and confirms what is ready', async () => {
+    const { token } = await world.api(page, `/orders/${id}`);
+    const phone = await world.newPage(390, 844);
+    await phone.goto(`${world.base}/visit/${token}`, { waitUntil: 'networkidle0' });
+    expect(await phone.$eval('[data-testid=visit-day]', (n) => n.textContent)).toMatch(
+      /We come on Monday 7 May, 09:30/,
+    );
+    await phone.click('main input[type=checkbox]');
+    await phone.waitForFunction(() => document.body.innerText.includes('7 of 8 still to confirm'));
+    expect(await phone.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
+    await phone.close();
+    expect((await world.api(page, `/orders/${id}`)).visited).toEqual(['ground']);
+  });
+
+  it('Hand-over: is delivered, shown and ended', async () => {
+    await station('road');
+    await press(page, 'It has been delivered');
+    await noticed(page, 'done', /Delivered/);
+    await station('hand-over');
+    for (const box of await page.$$('input[type=checkbox]')) await box.click();
+    await press(page, 'Hand it over');
+    await sees(page, 'Handed over');
+    expect((await world.api(page, `/orders/${id}`)).handedOverAt).not.toBeNull();
+  });
+
+  it('broke no page on the way', () => expect(faults).toEqual([]));
+});

@@ -1,0 +1,68 @@
+// npm test: sets up what is missing, then lint, types, build, and every test on a throw-away database.
+import { spawn } from 'node:child_process';
+import { ensureBuilt, ensureModules, ensurePackages, root, say } from './lib/setup.mjs';
+import { startDatabase } from './lib/database.mjs';
+
+const extra = process.argv.slice(2);
+const started = Date.now();
+const stamp = () => `${Math.round((Date.now() - started) / 1000)} s`;
+
+ensurePackages([
+  ['mariadbd', 'mariadb-server'],
+  ['chromium', 'chromium'],
+]);
+ensureModules();
+
+const run = (name, command, args, env = {}) =>
+  new Promise((resolve) => {
+    say(`\n── ${name} (${stamp()})`);
+    const child = spawn(command, args, {
+      cwd: root,
+      stdio: ['ignore', 'inherit', 'inherit'],
+      env: { ...process.env, ...env },
+    });
+    // Long work says that it is alive.
+    const tick = setInterval(() => say(`   … ${name}, ${stamp()}`), 60_000);
+    child.once('exit', (code) => {
+      clearInterval(tick);
+      resolve(code ?? 1);
+    });
+  });
+
+let database;
+const end = async (code) => {
+  await database?.stop();
+  process.exit(code);
+};
+process.on('SIGINT', () => void end(130));
+process.on('SIGTERM', () => void end(143));
+
+if (extra.length === 0) {
+  for (const [name, script] of [
+    ['lint', 'lint'],
+    ['types', 'typecheck'],
+  ]) {
+    const code = await run(name, 'npm', ['run', '-s', script]);
+    if (code !== 0) {
+      say(`\n${name} failed.`);
+      await end(code);
+    }
+  }
+}
+say(`\n── build (${stamp()})`);
+ensureBuilt();
+database = await startDatabase();
+const code = await run(
+  'tests',
+  process.execPath,
+  [
+    '--experimental-vm-modules',
+    '--no-warnings',
+    'node_modules/jest/bin/jest.js',
+    '--maxWorkers=2',
+    '--forceExit',
+    ...extra,
+  ],
+  { TEST_DATABASE_URL: database.url, NODE_ENV: 'test' },
+);
+await end(code);
