@@ -67,7 +67,7 @@ const outerRule = (files, banned) => ({
 });
 
 export default ts.config(
-  { ignores: ['**/dist/**', '**/node_modules/**', '.rubbet/**', 'coverage/**'] },
+  { ignores: ['scripts/*.tmp.mjs', '**/dist/**', '**/node_modules/**', '.rubbet/**', 'coverage/**'] },
   js.configs.recommended,
   ...ts.configs.recommended,
   {
@@ -87,17 +87,23 @@ export default ts.config(
   {
     files: ['**/*.mjs'],
     languageOptions: {
-      globals: {
-        process: 'readonly',
-        console: 'readonly',
-        setTimeout: 'readonly',
-        clearTimeout: 'readonly',
-        setInterval: 'readonly',
-        clearInterval: 'readonly',
-        URL: 'readonly',
-        fetch: 'readonly',
-        Buffer: 'readonly',
-      },
+      globals: Object.fromEntries(
+        [
+          'process',
+          'console',
+          'setTimeout',
+          'clearTimeout',
+          'setInterval',
+          'clearInterval',
+          'URL',
+          'fetch',
+          'Buffer',
+          'location',
+          'document',
+          'localStorage',
+          'performance',
+        ].map((n) => [n, 'readonly']),
+      ),
     },
   },
   ...CORE_ORDER.map(coreFolderRule),

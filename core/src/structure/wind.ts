@@ -10,7 +10,7 @@ export const velocityPressure = (mph: number): number => 0.00256 * mph * mph;
 const FORCE = 1.3;
 /** Share of a mesh face that the wind feels; common practice, no source. */
 const MESH_SOLIDITY = 0.3;
-const STEP = 1;
+const STEP = 2;
 
 /** Area in square feet that the wind sees from one side, and the height of its centre in inches. */
 export interface WindSide {
@@ -19,7 +19,7 @@ export interface WindSide {
 }
 
 /**
- * Area seen along x or y, parts behind each other counted once and mesh in part, from a raster of one inch.
+ * Area seen along x or y, parts behind each other counted once and mesh in part, from a raster of two inches.
  * @param along the direction in which the wind blows
  */
 export const measureWindSide = (build: Build, along: 'x' | 'y'): WindSide => {

@@ -208,7 +208,7 @@ const loadOrder = async (
         ? o.upTo === 'planned'
           ? 0
           : computed.steps.filter((s) => !['yard', 'road', 'site'].includes(s.station)).length
-        : 2;
+        : 3;
       await trx.batchInsert(
         'work_steps',
         computed.steps.map((s, seq) => ({

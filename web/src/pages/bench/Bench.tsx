@@ -214,8 +214,12 @@ export const Bench = () => {
               p={3}
               minH={0}
               position="relative"
+              display="grid"
+              gridTemplateRows="minmax(0,1fr) auto"
             >
-              {drawing && <DrawingView drawing={drawing} pixels={600} label={`Picture of ${step.title}`} />}
+              <Box minH={0} gridRow={1}>
+                {drawing && <DrawingView drawing={drawing} pixels={600} label={`Picture of ${step.title}`} />}
+              </Box>
               {step.gate?.expected !== undefined && step.verb === 'check' && (
                 <Box
                   position="absolute"
@@ -230,7 +234,7 @@ export const Bench = () => {
                   <Len inches={step.gate.expected} /> both ways
                 </Box>
               )}
-              <Box position="absolute" bottom="10px" left="18px" color="soft">
+              <Box color="soft" pt={1} gridRow={2}>
                 {step.view.startsWith('panel:')
                   ? 'seen from outside, lying flat, hook the tape at the left end'
                   : 'where it goes'}

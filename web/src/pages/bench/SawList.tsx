@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { Build } from '@rubbet/core/build';
 import { describeCuts } from '@rubbet/core/formats';
-import { planSheets } from '@rubbet/core/cut';
+import type { SheetPlan } from '@rubbet/core/cut';
 import type { Step } from '@rubbet/core/steps';
 import { findItem, SHEETS } from '@rubbet/core/stock';
 import { sheetPlanOf } from '@rubbet/core/takeoff';
@@ -130,7 +130,7 @@ const SheetList = ({
   readonly take: (mark: string) => WorkPart | undefined;
   readonly onTick: (part: WorkPart, to: 'cut' | 'open') => void;
 }) => {
-  const plan: ReturnType<typeof planSheets> = sheetPlanOf(build.parts);
+  const plan: SheetPlan = sheetPlanOf(build.parts);
   return (
     <Box display="grid" gridTemplateColumns="repeat(auto-fill, minmax(420px, 1fr))" gap={4}>
       {plan.sheets.map((s, i) => (

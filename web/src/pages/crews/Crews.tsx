@@ -117,13 +117,14 @@ export const Crews = () => {
   const grid = useRef<HTMLDivElement>(null);
   const [wide, setWide] = useState(880);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
+  const loaded = data !== undefined;
   useEffect(() => {
     const node = grid.current;
     if (!node) return;
     const observer = new ResizeObserver(() => setWide(node.clientWidth));
     observer.observe(node);
     return () => observer.disconnect();
-  }, [data === undefined]);
+  }, [loaded]);
 
   const view = useMemo(() => {
     if (!data) return undefined;

@@ -1,0 +1,65 @@
+// npm run shots: takes every picture of docs/screenshots anew from the demo.
+import { mkdirSync } from 'node:fs';
+import { ensureBuilt, ensureModules, ensurePackages, root, say } from './lib/setup.mjs';
+import { freePort, startDatabase } from './lib/database.mjs';
+import { startServer } from './lib/serve.mjs';
+
+ensurePackages([
+  ['mariadbd', 'mariadb-server'],
+  ['chromium', 'chromium'],
+]);
+ensureModules();
+ensureBuilt();
+const { openBrowser, signIn } = await import('./lib/browser.mjs');
+const out = `${root}/docs/screenshots`;
+mkdirSync(out, { recursive: true });
+const database = await startDatabase();
+const port = await freePort();
+const server = await startServer({ url: database.url, port });
+const { browser, close } = await openBrowser();
+const base = `http://127.0.0.1:${port}`;
+try {
+  const page = await browser.newPage();
+  await page.setViewport({ width: 1280, height: 800 });
+  await page.goto(`${base}/sign-in`, { waitUntil: 'networkidle0' });
+  await page.screenshot({ path: `${out}/sign-in.png` });
+  await signIn(page, base, 'office');
+  const { rows } = await page.evaluate(async () => (await fetch('/api/orders')).json());
+  const id = (title) => rows.find((r) => r.title === title).id;
+  const { token } = await page.evaluate(async (n) => (await fetch(`/api/orders/${n}`)).json(), id('Teasel'));
+  const take = async (name, path, { width = 1280, height = 800, wait = 700, dark = false, before } = {}) => {
+    await page.setViewport({ width, height });
+    await page.evaluate((d) => localStorage.setItem('rubbet-theme', d ? 'dark' : 'light'), dark);
+    await page.goto(`${base}${path}`, { waitUntil: 'networkidle0' });
+    await before?.();
+    await new Promise((r) => setTimeout(r, wait));
+    await page.screenshot({ path: `${out}/${name}.png` });
+    say(name);
+  };
+  const press = (text) => () =>
+    page.$$eval('button', (list, t) => list.find((b) => b.textContent.trim() === t)?.click(), text);
+  await take('today', '/');
+  await take('orders', '/orders');
+  await take('flock', `/orders/${id('Sorrel, stretched ten inches')}/flock`);
+  await take('build', `/orders/${id('Bramble on a slope')}/build`, { wait: 4000 });
+  await take('build-frame-dark', `/orders/${id('Sorrel, stretched ten inches')}/build`, {
+    wait: 4000,
+    dark: true,
+    before: press('Frame'),
+  });
+  await take('ground', `/orders/${id('Bramble on a slope')}/ground`);
+  await take('price', `/orders/${id('Spindle')}/price`);
+  await take('bench', `/bench/${id('Sorrel')}`, { width: 1024, height: 768, before: press('front wall'), wait: 1200 });
+  await take('bench-saw', `/bench/${id('Sorrel')}`, { width: 1024, height: 768, wait: 1200 });
+  await take('days', `/orders/${id('Hawthorn')}/days`);
+  await take('crews', '/crews');
+  await take('road', `/orders/${id('Teasel')}/road`);
+  await take('models', '/models', { wait: 1800 });
+  await take('rack', '/rack');
+  await take('settings', '/settings');
+  await take('visit', `/visit/${token}`, { width: 390, height: 844 });
+} finally {
+  await close();
+  await server.stop();
+  await database.stop();
+}
