@@ -54,6 +54,15 @@ const sameKey = (part: PartDraft): string => {
     ([a, b, c, d], [p, q]) => [Math.min(a, p), Math.min(b, q), Math.max(c, p), Math.max(d, q)],
     [Infinity, Infinity, -Infinity, -Infinity],
   );
+  // A plain rectangle looks the same however it is turned.
+  const plain =
+    part.shape.holes.length === 0 &&
+    part.shape.outline.length === 4 &&
+    part.shape.outline.every(
+      ([p, q]) => (Math.abs(p) < 1e-6 || Math.abs(p - p1) < 1e-6) && (Math.abs(q) < 1e-6 || Math.abs(q - q1) < 1e-6),
+    );
+  if (plain)
+    return [part.role, part.item, part.fit, round(part.shape.depth), part.rip ?? '', round(p1), round(q1)].join('#');
   const turns: ((p: Pt) => Pt)[] = [(p) => p, ([p, q]) => [p1 - p, q1 - q]];
   // A stick may be turned over; a faced or grooved sheet may not.
   if (!['siding', 'deck', 'floor', 'nest', 'lid', 'door'].includes(part.role))

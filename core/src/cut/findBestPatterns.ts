@@ -31,6 +31,9 @@ const bundlesOf = (k: Knapsack, longest: number): Bundle[] =>
     return out;
   });
 
+/** Tables kept between calls: the search asks thousands of times. */
+const scratch = { best: new Float64Array(0), taken: new Uint8Array(0) };
+
 /**
  * The most valuable pattern for each capacity, exactly, by dynamic programming over whole ticks with bounded counts.
  * One table serves every capacity.
@@ -38,24 +41,28 @@ const bundlesOf = (k: Knapsack, longest: number): Bundle[] =>
 export const findBestPatterns = (k: Knapsack): { readonly pattern: Pattern; readonly value: number }[] => {
   const longest = Math.max(...k.capacities);
   const bundles = bundlesOf(k, longest);
-  const best = new Float64Array(longest + 1);
-  const taken = bundles.map(() => new Uint8Array(longest + 1));
+  const wide = longest + 1;
+  if (scratch.best.length < wide) scratch.best = new Float64Array(wide);
+  if (scratch.taken.length < wide * bundles.length) scratch.taken = new Uint8Array(wide * bundles.length);
+  const { best, taken } = scratch;
+  best.fill(0, 0, wide);
   bundles.forEach((b, layer) => {
-    const mark = taken[layer] as Uint8Array;
-    for (let c = longest; c >= b.size; c--) {
-      const value = (best[c - b.size] as number) + b.value;
-      if (value > (best[c] as number) + 1e-12) {
-        best[c] = value;
-        mark[c] = 1;
-      }
+    const { size, value } = b;
+    const row = layer * wide;
+    for (let c = longest; c >= size; c--) {
+      const other = (best[c - size] as number) + value;
+      if (other > (best[c] as number) + 1e-12) {
+        best[c] = other;
+        taken[row + c] = 1;
+      } else taken[row + c] = 0;
     }
   });
   return k.capacities.map((capacity) => {
     const pattern = k.sizes.map(() => 0);
     let c = capacity;
     for (let layer = bundles.length - 1; layer >= 0; layer--) {
-      if ((taken[layer] as Uint8Array)[c] !== 1) continue;
       const b = bundles[layer] as Bundle;
+      if (c < b.size || taken[layer * wide + c] !== 1) continue;
       pattern[b.index] = (pattern[b.index] as number) + b.count;
       c -= b.size;
     }

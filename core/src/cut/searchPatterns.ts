@@ -11,7 +11,7 @@ export interface PatternAnswer {
 
 /** How long a plan may be searched for: while a drawing changes, or once for the bench. */
 export type Effort = 'quick' | 'full';
-const SEARCH_NODES = 1_500;
+const SEARCH_NODES = 500;
 
 interface Draft {
   uses: { column: Column; count: number }[];

@@ -56,8 +56,14 @@ const boundsOf = (items: readonly DrawItem[], pad: number): Drawing['bounds'] =>
   return [x0 - pad, y0 - pad, x1 + pad, y1 + pad];
 };
 
-const shown = (build: Build, options: DrawOptions): Part[] =>
-  options.show === 'frame' ? build.parts.filter((p) => !SKINS.has(p.role)) : [...build.parts];
+/** What is in view: a frame without its skins; a finished unit without the deck that its roofing hides. */
+const shown = (build: Build, options: DrawOptions): Part[] => {
+  if (options.show === 'frame') return build.parts.filter((p) => !SKINS.has(p.role));
+  const covered = new Set(build.parts.filter((p) => p.role === 'roofing').map((p) => p.assembly));
+  return build.parts.filter(
+    (p) => p.role !== 'deck' || !covered.has(p.assembly) || options.highlight?.includes(p.id) === true,
+  );
+};
 
 const fillOf = (part: Part, options: DrawOptions): ReturnType<typeof toneOf> =>
   options.highlight === undefined ? toneOf(part) : options.highlight.includes(part.id) ? 'tape' : 'faded';

@@ -71,8 +71,18 @@ const boundsOf = (points: readonly Vec3[]): { low: Vec3; high: Vec3 } => {
   return { low, high };
 };
 
-/** The convex pieces of a placed shape, in space. */
-export const findPieces = (shape: Shape, place: Placement): ConvexPiece[] =>
+const known = new WeakMap<Shape, { readonly place: Placement; readonly pieces: readonly ConvexPiece[] }>();
+
+/** The convex pieces of a placed shape, in space. Shapes do not change, so each is taken apart once. */
+export const findPieces = (shape: Shape, place: Placement): readonly ConvexPiece[] => {
+  const before = known.get(shape);
+  if (before?.place === place) return before.pieces;
+  const pieces = makePieces(shape, place);
+  known.set(shape, { place, pieces });
+  return pieces;
+};
+
+const makePieces = (shape: Shape, place: Placement): ConvexPiece[] =>
   splitConvex(shape).map((ring) => {
     const w = cross(place.u, place.v);
     const bottom = ring.map(([p, q]) => toWorld(place, p, q, 0));
