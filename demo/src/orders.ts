@@ -146,6 +146,15 @@ export const ORDERS: readonly DemoOrder[] = [
     rods: [50, 50.25, 51, 50.5],
   },
   {
+    customer: person('Briar Holm', 25, 'Kiln Cottage, Ansel', 5),
+    title: 'Clover, built for stock',
+    model: 'Clover',
+    wantedIn: 14,
+    upTo: 'benched',
+    flock: { kind: 'meat', now: 10, later: 12 },
+    rods: [50, 50.5, 50.5, 50],
+  },
+  {
     customer: person('Fenwick Abbot', 22, 'Pound Farm, Wade', 13),
     title: 'House for a first flock',
     wantedIn: 40,

@@ -1,6 +1,6 @@
 import { measurePtBounds } from '../geometry/index.ts';
 import type { Pt } from '../geometry/index.ts';
-import { measureBounds, partsOf } from '../build/index.ts';
+import { partsOf } from '../build/index.ts';
 import type { Assembly, Build, Part } from '../build/index.ts';
 import { dimension } from './dimensions.ts';
 import { paintOrder } from './paintOrder.ts';
@@ -253,6 +253,3 @@ export const drawBuild = (build: Build, view: string, options: DrawOptions = {})
   if (!assembly) throw new ViewError(view, viewsOf(build));
   return drawPanel(build, assembly, options);
 };
-
-/** Share of the picture's height that the unit takes: used to place a person beside it. */
-export const unitHeight = (build: Build): number => measureBounds(build.parts).size[2];

@@ -1,9 +1,9 @@
-import { measureVolume } from '../geometry/index.ts';
 import { groupParts, partsOf } from '../build/index.ts';
 import type { Assembly, Build, Part } from '../build/index.ts';
 import { findItem } from '../stock/index.ts';
 import { fastenersOf } from '../takeoff/index.ts';
 import { CAUTIONS } from './cautions.ts';
+import { TOOLS } from './tools.ts';
 import { LABOUR_RATES } from './types.ts';
 import type { LabourRates, Step, Verb } from './types.ts';
 
@@ -15,24 +15,6 @@ const sumFasteners = (parts: readonly Part[]): Step['fasteners'] => {
   const sums = new Map<string, number>();
   for (const p of parts) for (const f of fastenersOf(p)) sums.set(f.item, (sums.get(f.item) ?? 0) + f.count);
   return [...sums.entries()].map(([item, count]) => ({ item, count }));
-};
-
-const TOOLS: Readonly<Record<Verb, readonly string[]>> = {
-  sort: ['tape', 'pencil'],
-  cut: ['mitre saw', 'stop block', 'tape'],
-  'lay out': ['tape', 'square', 'pencil'],
-  frame: ['nailer or driver', 'clamps', 'square'],
-  check: ['tape'],
-  skin: ['stapler', 'driver', 'snips', 'stretcher bar'],
-  stand: ['level', 'clamps', 'driver'],
-  fit: ['driver', 'level', 'tape'],
-  roof: ['driver', 'snips', 'chalk line'],
-  hang: ['shims', 'driver', 'level'],
-  coat: ['brush', 'drop sheet'],
-  inspect: ['tape', 'level', '½ in bar'],
-  load: ['straps', 'trolley jack', 'planks'],
-  deliver: ['straps'],
-  set: ['level', 'blocks', 'shims', 'tape'],
 };
 
 /** Diagonal of a rectangle, the length to read corner to corner. */
@@ -409,7 +391,3 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES): Step
   });
   return steps;
 };
-
-/** Pieces of a build that carry weight in a step's picture: how much of them is in view. */
-export const stepVolume = (build: Build, step: Step): number =>
-  build.parts.filter((p) => step.parts.includes(p.id)).reduce((sum, p) => sum + measureVolume(p.shape), 0);

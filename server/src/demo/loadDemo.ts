@@ -221,7 +221,8 @@ const loadOrder = async (
         100,
       );
     }
-    if (reached(o, 'bench')) {
+    // A unit that is built but not on the board waits at Days for its delivery to be planned.
+    if (reached(o, 'bench') && o.upTo !== 'benched') {
       for (const [seq, op] of computed.operations.entries()) {
         const past = reached(o, 'road');
         const task: Task = {
@@ -270,7 +271,7 @@ const loadOrder = async (
     survey: reached(o, 'build') && o.rods !== undefined,
     accepted: reached(o, 'accepted'),
     benchDone: reached(o, 'benched') && o.upTo !== 'planned',
-    scheduled: reached(o, 'bench'),
+    scheduled: reached(o, 'bench') && o.upTo !== 'benched',
     delivered: reached(o, 'delivered'),
     handedOver: reached(o, 'done'),
   });

@@ -5,7 +5,7 @@ import { writeCutList, writeSvg } from '@rubbet/core/formats';
 import { NotFoundException } from '@nestjs/common';
 import { EVERYONE, Roles } from '../common/roles.ts';
 import { Orders } from '../orders/orders.service.ts';
-import type { OrderDetail } from '../orders/orders.service.ts';
+import type { OrderDetail } from '../orders/orders.types.ts';
 import { OrdersModule } from '../orders/orders.module.ts';
 import { siteSheetPdf } from './siteSheetPdf.ts';
 import { workOrderPdf } from './workOrderPdf.ts';

@@ -3,7 +3,7 @@ import { drawBuild, drawPads } from '@rubbet/core/draw';
 import { writeSvg } from '@rubbet/core/formats';
 import { printLength, printWeight } from '@rubbet/core/measure';
 import type { OrderComputation } from '@rubbet/core/order';
-import type { OrderDetail } from '../orders/orders.service.ts';
+import type { OrderDetail } from '../orders/orders.types.ts';
 import { visitItems } from '../visit/visitItems.ts';
 import { heading, KEEL, printPdf, SOFT, table, TAPE } from './print.ts';
 

@@ -5,7 +5,7 @@ import { describeCuts, writeSvg } from '@rubbet/core/formats';
 import { printLength, printMinutes, printWeight } from '@rubbet/core/measure';
 import type { OrderComputation } from '@rubbet/core/order';
 import { findItem } from '@rubbet/core/stock';
-import type { OrderDetail } from '../orders/orders.service.ts';
+import type { OrderDetail } from '../orders/orders.types.ts';
 import { CHALK, heading, KEEL, printPdf, SOFT, table, TAPE } from './print.ts';
 import { stickBar, tapeSvg } from './pictures.ts';
 

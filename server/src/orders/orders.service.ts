@@ -7,7 +7,7 @@ import type { Spec } from '@rubbet/core/model';
 import { computeOrder, stationOf } from '@rubbet/core/order';
 import type { OrderComputation, OrderSummary } from '@rubbet/core/order';
 import { planPads, readSurvey } from '@rubbet/core/site';
-import type { PadPlan, Survey } from '@rubbet/core/site';
+import type { Survey } from '@rubbet/core/site';
 import type { Price } from '@rubbet/core/price';
 import { Audit } from '../database/audit.ts';
 import { DB, readJson } from '../database/connect.ts';
@@ -15,78 +15,8 @@ import type { Db } from '../database/connect.ts';
 import { updateVersioned } from '../database/updateVersioned.ts';
 import { Settings } from '../settings/settings.module.ts';
 import type { User } from '../auth/sessions.ts';
+import type { OrderDetail, OrderRow } from './orders.types.ts';
 import type { NewOrderDto, OrderChangeDto, OrderQueryDto, RevisionDto, SurveyDto } from './orders.dto.ts';
-
-/** A line of the order list. */
-export interface OrderRow {
-  readonly id: number;
-  readonly title: string;
-  readonly customer: string;
-  readonly station: string;
-  readonly quantity: number;
-  readonly wantedBy: string;
-  readonly family: string | null;
-  readonly summary: OrderSummary | null;
-  readonly version: number;
-}
-
-/** One order whole, as its page shows it. */
-export interface OrderDetail {
-  readonly id: number;
-  readonly version: number;
-  readonly title: string;
-  readonly quantity: number;
-  readonly wantedBy: string;
-  readonly station: string;
-  readonly notes: string;
-  readonly token: string;
-  readonly customer: {
-    readonly id: number;
-    readonly name: string;
-    readonly phone: string;
-    readonly email: string;
-    readonly address: string;
-    readonly miles: number;
-    readonly version: number;
-  };
-  readonly flock: Flock | null;
-  readonly model: { readonly id: number; readonly name: string; readonly spec: Spec } | null;
-  readonly revision: {
-    readonly id: number;
-    readonly number: number;
-    readonly spec: Spec;
-    readonly note: string;
-    readonly madeBy: string;
-    readonly summary: OrderSummary;
-  } | null;
-  readonly revisions: readonly {
-    readonly id: number;
-    readonly number: number;
-    readonly note: string;
-    readonly madeBy: string;
-    readonly createdAt: string;
-  }[];
-  readonly accepted: { readonly revisionId: number; readonly price: Price; readonly at: string } | null;
-  readonly survey: { readonly version: number; readonly survey: Survey; readonly pads: PadPlan } | null;
-  readonly workOrder: {
-    readonly doneAt: string | null;
-    readonly parts: number;
-    readonly partsCut: number;
-    readonly steps: number;
-    readonly stepsDone: number;
-  } | null;
-  readonly scheduledAt: string | null;
-  readonly delivery: {
-    readonly version: number;
-    readonly day: string;
-    readonly arrives: string;
-    readonly trailerId: string;
-    readonly notes: string;
-  } | null;
-  readonly deliveredAt: string | null;
-  readonly handedOverAt: string | null;
-  readonly visited: readonly string[];
-}
 
 type Row = Record<string, never> & Record<string, unknown>;
 

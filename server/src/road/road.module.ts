@@ -21,7 +21,7 @@ import { updateVersioned } from '../database/updateVersioned.ts';
 import { EVERYONE, Me, Roles } from '../common/roles.ts';
 import type { User } from '../auth/sessions.ts';
 import { Orders } from '../orders/orders.service.ts';
-import type { OrderDetail } from '../orders/orders.service.ts';
+import type { OrderDetail } from '../orders/orders.types.ts';
 import { OrdersModule } from '../orders/orders.module.ts';
 
 export class DeliveryDto {

@@ -20,7 +20,7 @@ import type { Db } from '../database/connect.ts';
 import { Roles } from '../common/roles.ts';
 import { Documents, DocumentsModule } from '../documents/documents.module.ts';
 import { Orders } from '../orders/orders.service.ts';
-import type { OrderDetail } from '../orders/orders.service.ts';
+import type { OrderDetail } from '../orders/orders.types.ts';
 import { OrdersModule } from '../orders/orders.module.ts';
 import { visitItems, VISIT_ITEMS } from './visitItems.ts';
 

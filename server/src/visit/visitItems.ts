@@ -1,4 +1,4 @@
-import type { OrderDetail } from '../orders/orders.service.ts';
+import type { OrderDetail } from '../orders/orders.types.ts';
 
 /** Keys of what a customer prepares and confirms. */
 export const VISIT_ITEMS = ['ground', 'gate', 'turning', 'services', 'permits', 'litter', 'birds', 'home'] as const;

@@ -37,6 +37,19 @@ const wallSums = (build: Build): string[] => {
   return wrong;
 };
 
+/** Plates and studs of every level wall make up its height; every stud stands on a marked place. */
+const heightSums = (build: Build): string[] =>
+  build.assemblies.flatMap((a) => {
+    if (a.kind !== 'wall' || !a.square) return [];
+    const height = a.square.height;
+    return build.parts
+      .filter((p) => p.assembly === a.id && p.role === 'stud')
+      .filter(
+        (p) => Math.abs(p.length + 3 - height) > 1e-6 || !a.tapes.some((t) => t.marks.some((m) => m.part === p.id)),
+      )
+      .map((p) => `${p.id} is ${p.length} in a wall of ${height}`);
+  });
+
 describe.each(FAMILIES.map((f) => [f.key, f] as const))('%s', (key, family) => {
   const check = (params: Record<string, ParamValue>): void => {
     const build = buildSpec(parseSpec({ family: key, params }));
@@ -44,6 +57,7 @@ describe.each(FAMILIES.map((f) => [f.key, f] as const))('%s', (key, family) => {
     expect(findFloating(build)).toEqual([]);
     expect(findGaps(build)).toEqual([]);
     expect(wallSums(build)).toEqual([]);
+    expect(heightSums(build)).toEqual([]);
     for (const part of build.parts) expect(part.length).toBeGreaterThan(0);
   };
 

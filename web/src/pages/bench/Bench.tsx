@@ -8,7 +8,6 @@ import { printLength } from '@rubbet/core/measure';
 import { buildSpec, parseSpec } from '@rubbet/core/model';
 import { planSteps } from '@rubbet/core/steps';
 import type { Step } from '@rubbet/core/steps';
-import { findItem } from '@rubbet/core/stock';
 import { api } from '../../data/api.ts';
 import type { ApiError } from '../../data/api.ts';
 import { useMe, useRules } from '../../data/hooks.ts';
@@ -20,24 +19,12 @@ import { useNotice } from '../../parts/Notice.tsx';
 import { TapeMarks } from '../../parts/TapeMarks.tsx';
 import { Len, WithFractions } from '../../parts/Text.tsx';
 import { MeasurePanel, TroublePanel } from './panels.tsx';
+import { PartList } from './PartList.tsx';
 import { SawList } from './SawList.tsx';
 import { useClock } from './useClock.ts';
 import { HoldButton } from './HoldButton.tsx';
 import '../../app/lightDark.ts';
 
-const Mark = chakra('span', {
-  base: {
-    bg: 'ink',
-    color: 'sheet',
-    fontFamily: 'heading',
-    fontWeight: 700,
-    fontSize: '17px',
-    textAlign: 'center',
-    py: '4px',
-    minW: '58px',
-    display: 'inline-block',
-  },
-});
 const Big = chakra('button', {
   base: {
     textAlign: 'center',
@@ -264,37 +251,7 @@ export const Bench = () => {
                   </chakra.button>
                 ))}
               </Box>
-              {groups.slice(0, 14).map((g) => {
-                const got = byId.get(g.part.id);
-                const inPlace = g.part.fit === 'measure in place';
-                return (
-                  <Box
-                    key={g.mark}
-                    display="grid"
-                    gridTemplateColumns="64px 1fr auto"
-                    gap={3}
-                    alignItems="center"
-                    borderTop="1px solid"
-                    borderColor="rule"
-                    py="7px"
-                  >
-                    <Mark bg={inPlace ? 'chalk' : 'ink'}>{g.mark}</Mark>
-                    <Box lineHeight={1.25}>
-                      {g.part.name}, {findItem(g.part.item).name}
-                      {inPlace && (
-                        <Box color="chalk" fontWeight={700}>
-                          measure in place
-                        </Box>
-                      )}
-                    </Box>
-                    <Box className="cond" fontSize="24px" color={inPlace ? 'chalk' : 'ink'} whiteSpace="nowrap">
-                      {inPlace && got?.measured == null ? 'about ' : ''}
-                      <Len inches={got?.measured ?? g.part.length} /> × {g.quantity}
-                    </Box>
-                  </Box>
-                );
-              })}
-              {groups.length > 14 && <Box color="soft">and {groups.length - 14} more marks, all highlighted</Box>}
+              <PartList groups={groups} parts={byId} />
               {step.gate && step.verb !== 'check' && (
                 <Box mt={2} color="chalk" fontWeight={700}>
                   Check: {step.gate.what} {step.gate.expected !== undefined && <Len inches={step.gate.expected} />}

@@ -1,105 +1,24 @@
-import { DndContext, PointerSensor, useDraggable, useSensor, useSensors } from '@dnd-kit/core';
+import { DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
 import type { DragEndEvent } from '@dnd-kit/core';
-import { Box, chakra } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { afterDrying, dayOf } from '@rubbet/core/schedule';
-import type { Block } from '@rubbet/core/schedule';
+import { afterDrying } from '@rubbet/core/schedule';
 import { api } from '../../data/api.ts';
 import { longDay, shortDay } from '../../data/days.ts';
 import { useBoard, useMe } from '../../data/hooks.ts';
 import type { BoardData, BoardOperation } from '../../data/types.ts';
-import { Button, QuietButton } from '../../parts/Button.tsx';
+import { QuietButton } from '../../parts/Button.tsx';
 import { Loading } from '../../parts/Loading.tsx';
-import { Heading, Soft, Title } from '../../parts/Text.tsx';
+import { Soft, Title } from '../../parts/Text.tsx';
+import { BlockTile, LANE, TILE } from './BlockTile.tsx';
 import { layLanes } from './layLanes.ts';
+import { PlanSays } from './PlanSays.tsx';
+import type { Said } from './PlanSays.tsx';
 
 const DAYS = 10;
-const LANE = 50;
 const SNAP = 30;
 const HEAD = 56;
-/** Narrowest a block is drawn, so that its words fit. */
-const TILE = 68;
-
-interface Drawn {
-  readonly block: Block;
-  readonly op: BoardOperation;
-  readonly lane: number;
-  readonly dryUntil: number;
-}
-
-const Tile = chakra('button', {
-  base: {
-    position: 'absolute',
-    height: '44px',
-    border: '1px solid',
-    borderColor: 'woodink',
-    borderLeftWidth: '6px',
-    borderLeftColor: 'woodedge',
-    color: 'woodink',
-    px: '6px',
-    overflow: 'hidden',
-    textAlign: 'left',
-    lineHeight: 1.15,
-    touchAction: 'none',
-    fontFamily: 'heading',
-    fontStretch: '78%',
-    cursor: 'grab',
-    '&.site, &.road': { color: 'ink' },
-    '&[aria-pressed=true]': { outline: '3px solid', outlineColor: 'tape' },
-    '&[data-late=true]': { borderColor: 'keel', borderWidth: '2px', borderLeftWidth: '6px' },
-  },
-});
-
-const BlockTile = ({
-  d,
-  left,
-  width,
-  late,
-  held,
-  canMove,
-  onPick,
-  moving,
-}: {
-  readonly d: Drawn;
-  readonly left: number;
-  readonly width: number;
-  readonly late: boolean;
-  readonly held: boolean;
-  readonly canMove: boolean;
-  readonly onPick: () => void;
-  readonly moving: boolean;
-}) => {
-  const { setNodeRef, listeners, attributes, transform } = useDraggable({ id: d.op.id, disabled: !canMove });
-  const kind = d.op.station === 'road' ? 'road' : d.op.station === 'site' || d.op.station === 'yard' ? 'site' : '';
-  return (
-    <Tile
-      ref={setNodeRef}
-      {...attributes}
-      {...listeners}
-      aria-roledescription="block"
-      aria-pressed={held}
-      className={`board ${kind}`}
-      data-task={d.op.id}
-      data-late={late}
-      title={`${d.op.orderId} ${d.op.title}: ${d.op.name}`}
-      aria-label={`Order ${d.op.orderId}, ${d.op.name}`}
-      onClick={onPick}
-      style={{
-        left,
-        width: Math.max(width - 2, TILE),
-        top: d.lane * LANE + 3,
-        transform: transform ? `translate(${transform.x}px, ${transform.y}px)` : undefined,
-        zIndex: transform ? 5 : 2,
-        opacity: moving ? 0.6 : 1,
-      }}
-    >
-      <strong>{d.op.orderId}</strong>
-      <br />
-      <span style={{ fontSize: 13, fontWeight: 500 }}>{d.op.name}</span>
-    </Tile>
-  );
-};
 
 /** The crew board: days across, crews and bays down; a block moved takes along what depends on it. */
 export const Crews = () => {
@@ -108,11 +27,7 @@ export const Crews = () => {
   const navigate = useNavigate();
   const [page, setPage] = useState(0);
   const [held, setHeld] = useState<string>();
-  const [said, setSaid] = useState<{
-    readonly text: string;
-    readonly bad: boolean;
-    readonly undo?: { readonly task: string; readonly row: string; readonly start: number };
-  }>();
+  const [said, setSaid] = useState<Said>();
   const [busy, setBusy] = useState(false);
   const grid = useRef<HTMLDivElement>(null);
   const [wide, setWide] = useState(880);
@@ -226,7 +141,6 @@ export const Crews = () => {
   };
   const heldOp = data.operations.find((o) => o.id === held);
   const heldBlock = data.blocks.find((b) => b.task === held);
-  const lateOrders = [...new Map(data.clashes.filter((c) => c.kind === 'late').map((c) => [c.text, c])).values()];
   return (
     <Box display="grid" gridTemplateColumns="minmax(0,1fr) 300px" height="100%" minH={0}>
       <Box minW={0} display="flex" flexDirection="column" minH={0} onKeyDown={onKey}>
@@ -406,63 +320,13 @@ export const Crews = () => {
           </Box>
         </Box>
       </Box>
-      <Box borderLeft="1px solid" borderColor="rule" p={4} overflow="auto" aria-live="polite" data-testid="plan-says">
-        <Heading mb={2}>What the plan says</Heading>
-        {said && (
-          <Box
-            bg={said.bad ? 'keelwash' : 'chalkwash'}
-            borderLeft="4px solid"
-            borderColor={said.bad ? 'keel' : 'chalk'}
-            px={3}
-            py={2}
-            mb={3}
-            data-said={said.bad ? 'refused' : 'moved'}
-          >
-            <strong className="cond">{said.bad ? 'It stays where it was.' : 'Moved by hand.'}</strong> {said.text}
-            {said.undo && (
-              <Box mt={2}>
-                <QuietButton onClick={() => said.undo && void move(said.undo.task, said.undo.row, said.undo.start)}>
-                  Put it back
-                </QuietButton>
-              </Box>
-            )}
-          </Box>
-        )}
-        {heldOp && heldBlock && (
-          <Box borderTop="2px solid" borderColor="ink" pt={2} mb={4}>
-            <Heading>
-              {heldOp.orderId} {heldOp.name}
-            </Heading>
-            {heldOp.title}. Starts {shortDay(dayOf(data.calendar, heldBlock.start))}, done{' '}
-            {shortDay(dayOf(data.calendar, heldBlock.end, true))}; wanted by {shortDay(heldOp.due)}.
-            <Box mt={2}>
-              <Button onClick={() => void navigate(`/orders/${heldOp.orderId}`)}>Open the order</Button>
-            </Box>
-          </Box>
-        )}
-        {lateOrders.map((c) => (
-          <Box key={c.text} bg="keelwash" borderLeft="4px solid" borderColor="keel" px={3} py={2} mb={2}>
-            <strong className="cond">{c.text}</strong> Its last block ends after the day it is wanted. Move it before a
-            less urgent one.
-          </Box>
-        ))}
-        {data.clashes
-          .filter((c) => c.kind !== 'late')
-          .map((c) => (
-            <Box
-              key={`${c.task}${c.text}`}
-              bg="amberwash"
-              borderLeft="4px solid"
-              borderColor="amber"
-              px={3}
-              py={2}
-              mb={2}
-            >
-              {c.text}
-            </Box>
-          ))}
-        {lateOrders.length === 0 && data.clashes.length === 0 && <Soft>Nothing clashes, nothing leaves late.</Soft>}
-      </Box>
+      <PlanSays
+        data={data}
+        said={said}
+        held={heldOp && heldBlock ? { op: heldOp, block: heldBlock } : undefined}
+        onPutBack={(undo) => void move(undo.task, undo.row, undo.start)}
+        onOpen={(id) => void navigate(`/orders/${id}`)}
+      />
     </Box>
   );
 };

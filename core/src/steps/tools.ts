@@ -1,0 +1,20 @@
+import type { Verb } from './types.ts';
+
+/** Tools that each kind of step takes. */
+export const TOOLS: Readonly<Record<Verb, readonly string[]>> = {
+  sort: ['tape', 'pencil'],
+  cut: ['mitre saw', 'stop block', 'tape'],
+  'lay out': ['tape', 'square', 'pencil'],
+  frame: ['nailer or driver', 'clamps', 'square'],
+  check: ['tape'],
+  skin: ['stapler', 'driver', 'snips', 'stretcher bar'],
+  stand: ['level', 'clamps', 'driver'],
+  fit: ['driver', 'level', 'tape'],
+  roof: ['driver', 'snips', 'chalk line'],
+  hang: ['shims', 'driver', 'level'],
+  coat: ['brush', 'drop sheet'],
+  inspect: ['tape', 'level', '½ in bar'],
+  load: ['straps', 'trolley jack', 'planks'],
+  deliver: ['straps'],
+  set: ['level', 'blocks', 'shims', 'tape'],
+};
