@@ -1,7 +1,16 @@
 // npm run dev: web with hot reload; server, core and demo rebuilt and restarted when their sources change.
 import { spawn } from 'node:child_process';
 import { watch } from 'node:fs';
-import { dataDir, ensureBuilt, ensureDir, ensureModules, ensurePackages, root, say } from './lib/setup.mjs';
+import {
+  dataDir,
+  ensureBuilt,
+  ensureDir,
+  ensureModules,
+  ensurePackages,
+  root,
+  say,
+  whenOrphaned,
+} from './lib/setup.mjs';
 import { freePort, startDatabase } from './lib/database.mjs';
 import { startServer } from './lib/serve.mjs';
 
@@ -31,6 +40,7 @@ const stop = async () => {
 };
 process.on('SIGINT', () => void stop());
 process.on('SIGTERM', () => void stop());
+whenOrphaned(() => void stop());
 vite.once('exit', () => void stop());
 
 let timer;

@@ -1,7 +1,17 @@
 // npm start: sets up what is missing, then serves the application with its demo.
 import { existsSync } from 'node:fs';
 import { createServer } from 'node:net';
-import { dataDir, ensureBuilt, ensureDir, ensureModules, ensurePackages, root, say, stopWith } from './lib/setup.mjs';
+import {
+  dataDir,
+  ensureBuilt,
+  ensureDir,
+  ensureModules,
+  ensurePackages,
+  root,
+  say,
+  stopWith,
+  whenOrphaned,
+} from './lib/setup.mjs';
 import { startDatabase } from './lib/database.mjs';
 import { startServer } from './lib/serve.mjs';
 
@@ -49,6 +59,7 @@ const stop = async (code) => {
 };
 process.on('SIGINT', () => void stop(0));
 process.on('SIGTERM', () => void stop(0));
+whenOrphaned(() => void stop(0));
 
 try {
   const { freePort } = await import('./lib/database.mjs');

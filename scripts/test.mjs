@@ -1,6 +1,6 @@
 // npm test: sets up what is missing, then lint, types, build, and every test on a throw-away database.
 import { spawn } from 'node:child_process';
-import { ensureBuilt, ensureModules, ensurePackages, root, say } from './lib/setup.mjs';
+import { ensureBuilt, ensureModules, ensurePackages, root, say, whenOrphaned } from './lib/setup.mjs';
 import { startDatabase } from './lib/database.mjs';
 
 const extra = process.argv.slice(2);
@@ -36,6 +36,7 @@ const end = async (code) => {
 };
 process.on('SIGINT', () => void end(130));
 process.on('SIGTERM', () => void end(143));
+whenOrphaned(() => void end(143));
 
 if (extra.length === 0) {
   for (const [name, script] of [
@@ -55,14 +56,7 @@ database = await startDatabase();
 const code = await run(
   'tests',
   process.execPath,
-  [
-    '--experimental-vm-modules',
-    '--no-warnings',
-    'node_modules/jest/bin/jest.js',
-    '--maxWorkers=2',
-    '--forceExit',
-    ...extra,
-  ],
+  ['--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js', '--maxWorkers=2', ...extra],
   { TEST_DATABASE_URL: database.url, NODE_ENV: 'test' },
 );
 await end(code);

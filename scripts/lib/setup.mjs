@@ -91,3 +91,14 @@ export const ensureDir = (dir) => {
     );
   }
 };
+
+/** Calls back once when the process that started this one is gone: a runner that is ended does not always pass it on. */
+export const whenOrphaned = (then) => {
+  const parent = process.ppid;
+  const watch = setInterval(() => {
+    if (process.ppid === parent) return;
+    clearInterval(watch);
+    then();
+  }, 500);
+  watch.unref();
+};
