@@ -10,8 +10,6 @@ import cookieParser from 'cookie-parser';
 import type { NextFunction, Request, Response } from 'express';
 import helmet from 'helmet';
 import { AppModule } from './app.module.ts';
-import { DB } from './database/connect.ts';
-import type { Db } from './database/connect.ts';
 
 /** Puts the application together; `webDir` is the built web, served beside the API on one port. */
 export const createApp = async (
@@ -65,11 +63,5 @@ export const createApp = async (
       response.sendFile(join(webDir, 'index.html'));
     });
   }
-  const db = app.get<Db>(DB);
-  const close = app.close.bind(app);
-  app.close = async () => {
-    await close();
-    await db.destroy();
-  };
   return app;
 };

@@ -1,6 +1,8 @@
-import { Global, Module } from '@nestjs/common';
+import { Global, Inject, Module } from '@nestjs/common';
+import type { OnApplicationShutdown } from '@nestjs/common';
 import { Audit } from './audit.ts';
 import { connect, DB } from './connect.ts';
+import type { Db } from './connect.ts';
 
 /** One pool of connections for the whole application. */
 @Global()
@@ -8,4 +10,10 @@ import { connect, DB } from './connect.ts';
   providers: [{ provide: DB, useFactory: () => connect(process.env.DATABASE_URL ?? '') }, Audit],
   exports: [DB, Audit],
 })
-export class DatabaseModule {}
+export class DatabaseModule implements OnApplicationShutdown {
+  constructor(@Inject(DB) private readonly db: Db) {}
+
+  async onApplicationShutdown(): Promise<void> {
+    await this.db.destroy();
+  }
+}
