@@ -58,7 +58,8 @@ const boundsOf = (items: readonly DrawItem[], pad: number): Drawing['bounds'] =>
 
 /** What is in view: a frame without its skins; a finished unit without the deck that its roofing hides. */
 const shown = (build: Build, options: DrawOptions): Part[] => {
-  if (options.show === 'frame') return build.parts.filter((p) => !SKINS.has(p.role));
+  const picked = new Set(options.highlight);
+  if (options.show === 'frame') return build.parts.filter((p) => !SKINS.has(p.role) || picked.has(p.id));
   const covered = new Set(build.parts.filter((p) => p.role === 'roofing').map((p) => p.assembly));
   return build.parts.filter(
     (p) => p.role !== 'deck' || !covered.has(p.assembly) || options.highlight?.includes(p.id) === true,
@@ -125,7 +126,11 @@ const drawSquareOn = (build: Build, view: string, options: DrawOptions): Drawing
 
 const drawThree = (build: Build, options: DrawOptions): Drawing => {
   const c = CAMERAS.three as Camera;
-  const items: DrawItem[] = paintOrder(c, shown(build, options)).flatMap((part) =>
+  const picked = new Set(options.highlight);
+  // What is picked out is painted over the rest, so that it shows from inside as well.
+  const order = paintOrder(c, shown(build, options));
+  const painted = [...order.filter((p) => !picked.has(p.id)), ...order.filter((p) => picked.has(p.id))];
+  const items: DrawItem[] = painted.flatMap((part) =>
     solidFaces(c, part, fillOf(part, options))
       .sort((a, b) => a.depth - b.depth)
       .map((f) => f.area),

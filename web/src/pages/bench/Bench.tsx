@@ -87,7 +87,7 @@ export const Bench = () => {
       build,
       panelView,
       panelView === 'three' && step.parts.length > 0
-        ? { highlight: step.parts }
+        ? { highlight: step.parts, show: 'frame' }
         : step.verb === 'skin'
           ? { highlight: step.parts }
           : {},
@@ -202,26 +202,17 @@ export const Bench = () => {
               minH={0}
               position="relative"
               display="grid"
-              gridTemplateRows="minmax(0,1fr) auto"
+              gridTemplateRows="auto minmax(0,1fr) auto"
             >
-              <Box minH={0} gridRow={1}>
+              <Box minH={0} gridRow={2}>
                 {drawing && <DrawingView drawing={drawing} pixels={600} label={`Picture of ${step.title}`} />}
               </Box>
               {step.gate?.expected !== undefined && step.verb === 'check' && (
-                <Box
-                  position="absolute"
-                  top="14px"
-                  left={0}
-                  right={0}
-                  textAlign="center"
-                  color="keel"
-                  className="cond"
-                  fontSize="20px"
-                >
+                <Box textAlign="center" gridRow={1} color="keel" className="cond" fontSize="20px">
                   <Len inches={step.gate.expected} /> both ways
                 </Box>
               )}
-              <Box color="soft" pt={1} gridRow={2}>
+              <Box color="soft" pt={1} gridRow={3}>
                 {step.view.startsWith('panel:')
                   ? 'seen from outside, lying flat, hook the tape at the left end'
                   : 'where it goes'}
