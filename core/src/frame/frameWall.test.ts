@@ -1,0 +1,176 @@
+import fc from 'fast-check';
+import { assignMarks } from '../build/index.ts';
+import { wallAxes } from './axes.ts';
+import { chooseJoints, frameWall, skinWall } from './frameWall.ts';
+import { headerHeight, layoutOpenings, OPENING_SIDE } from './layoutOpenings.ts';
+import type { OpeningWish, PlacedOpening } from './layoutOpenings.ts';
+import { Sketch } from './sketch.ts';
+
+const wall = (more: Partial<Parameters<typeof frameWall>[1]> = {}) => {
+  const sketch = new Sketch();
+  const framed = frameWall(sketch, {
+    id: 'w',
+    name: 'wall',
+    axes: wallAxes('front', [0, 0, 0]),
+    from: 0,
+    to: 96,
+    height: 60,
+    slope: 0,
+    spacing: 16,
+    layoutFrom: 0,
+    openings: [],
+    ...more,
+  });
+  return { framed, parts: assignMarks(sketch.parts) };
+};
+const door: PlacedOpening = {
+  id: 'd',
+  kind: 'people door',
+  left: 30,
+  width: 31,
+  bottom: 8,
+  height: 44,
+  leastHeight: 20,
+};
+
+describe('frameWall', () => {
+  it('hooks the layout so that sheet edges land on stud centres: first mark 15 1/4, then every 16 (common practice, no source)', () => {
+    const { framed } = wall();
+    expect(framed.tape.marks.map((m) => m.at)).toEqual([0, 15.25, 31.25, 47.25, 63.25, 79.25, 94.5]);
+    expect(framed.centres).toContain(48);
+  });
+  it('cuts studs three inches short of the wall: two plates of 1 1/2', () => {
+    const { parts } = wall();
+    for (const s of parts.filter((p) => p.role === 'stud')) expect(s.length).toBe(57);
+    expect(parts.filter((p) => p.role === 'plate').map((p) => p.length)).toEqual([96, 96]);
+    expect(new Set(parts.filter((p) => p.role === 'stud').map((p) => p.mark)).size).toBe(1);
+  });
+  it('frames an opening with kings, jacks, header, sill and cripples', () => {
+    const { parts, framed } = wall({ openings: [door] });
+    const role = (r: string) => parts.filter((p) => p.role === r);
+    expect(role('king')).toHaveLength(2);
+    // Jacks stand on the plate and carry the header at the head of the opening: 8 + 44 less a plate.
+    expect(role('jack').map((p) => p.length)).toEqual([50.5, 50.5]);
+    // A header laps both jacks: rough width and two studs; doubled on edge with a half inch between.
+    expect(role('header').map((p) => p.length)).toEqual([34, 34]);
+    expect(role('spacer')).toHaveLength(1);
+    expect(role('sill')[0]).toMatchObject({ length: 31, fit: 'measure in place' });
+    expect(role('cripple').length).toBeGreaterThan(0);
+    expect(framed.tape.marks.filter((m) => m.what === 'jack').map((m) => m.at)).toEqual([28.5, 61]);
+  });
+  it('gives each stud under a slope its own length, growing by one constant step', () => {
+    const { parts } = wall({ slope: 2 / 12, height: 40 });
+    const studs = parts.filter((p) => p.role === 'stud' && !p.name.includes('end')).sort((a, b) => a.length - b.length);
+    const steps = studs.slice(1).map((s, i) => s.length - (studs[i]?.length ?? 0));
+    for (const s of steps) expect(s).toBeCloseTo((16 * 2) / 12, 9);
+    // 2 in 12 is a bevel of 9.5 degrees.
+    expect(studs[0]?.cuts.find((c) => c.kind === 'bevel')?.angle).toBe(9.5);
+    for (const s of studs) expect(s.length - s.shortPoint).toBeCloseTo((1.5 * 2) / 12, 9);
+  });
+  it('makes headers deeper as openings get wider', () => {
+    expect([20, 24, 31, 48, 60].map(headerHeight)).toEqual([1.5, 1.5, 3.5, 3.5, 5.5]);
+  });
+});
+
+describe('layoutOpenings', () => {
+  const wish = fc.record({
+    width: fc.integer({ min: 8, max: 40 }),
+    height: fc.integer({ min: 10, max: 50 }),
+    bottom: fc.integer({ min: 2, max: 20 }),
+  });
+  it('never lets studs of openings meet each other or the ends, and loses none in silence, for any wishes', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 30, max: 144 }), fc.array(wish, { maxLength: 4 }), (to, list) => {
+        const wishes: OpeningWish[] = list.map((w, i) => ({ id: `${i}`, kind: 'window', leastHeight: 6, ...w }));
+        const { placed, left } = layoutOpenings(0, to, wishes, () => 58.5);
+        expect(placed.length + left.length).toBe(wishes.length);
+        let edge = 1.5;
+        for (const o of placed) {
+          expect(o.left - OPENING_SIDE).toBeGreaterThanOrEqual(edge - 1 / 16);
+          edge = o.left + o.width + OPENING_SIDE;
+          expect(o.bottom + o.height + headerHeight(o.width)).toBeLessThanOrEqual(58.5 + 1e-9);
+          expect(o.left * 16).toBeCloseTo(Math.round(o.left * 16), 9);
+        }
+        expect(edge).toBeLessThanOrEqual(to - 1.5 + 1 / 16);
+      }),
+    );
+  });
+  it('lowers what is too high and leaves out what cannot be', () => {
+    const tall: OpeningWish = { id: 't', kind: 'people door', width: 30, height: 80, bottom: 8, leastHeight: 20 };
+    expect(layoutOpenings(0, 72, [tall], () => 58.5)).toMatchObject({
+      placed: [{ height: 47 }],
+      lowered: [{ id: 't' }],
+      left: [],
+    });
+    expect(layoutOpenings(0, 72, [tall], () => 30).left).toHaveLength(1);
+    expect(layoutOpenings(0, 30, [tall], () => 58.5).left).toHaveLength(1);
+  });
+  it('keeps the margin that channels of a sliding door take', () => {
+    const pop: OpeningWish = {
+      id: 'p',
+      kind: 'pop door',
+      width: 11,
+      height: 13,
+      bottom: 8,
+      leastHeight: 10,
+      margin: 2.5,
+    };
+    const { placed } = layoutOpenings(0, 25, [pop], () => 50);
+    expect(placed[0]?.left).toBeGreaterThanOrEqual(1.5 + OPENING_SIDE + 2.5 - 1 / 16);
+    expect(layoutOpenings(0, 24, [pop], () => 50).left).toHaveLength(1);
+  });
+});
+
+describe('chooseJoints', () => {
+  it('joins sheets at the farthest stud centre within reach', () => {
+    expect(chooseJoints(0, 72, 48, [0.75, 16, 32, 48, 64, 71.25])).toEqual([0, 48, 72]);
+    expect(chooseJoints(0, 72, 48, [0.75, 16, 32, 45, 64, 71.25])).toEqual([0, 45, 72]);
+    expect(chooseJoints(0, 40, 48, [16, 32])).toEqual([0, 40]);
+  });
+  it('never makes a sheet wider than it is sold, for any studs', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 20, max: 300 }),
+        fc.array(fc.integer({ min: 1, max: 300 }), { maxLength: 30 }),
+        (to, studs) => {
+          const joints = chooseJoints(
+            0,
+            to,
+            48,
+            [...studs].sort((a, b) => a - b),
+          );
+          joints.slice(1).forEach((j, i) => {
+            expect(j - (joints[i] ?? 0)).toBeLessThanOrEqual(48 + 1e-6);
+            expect(j).toBeGreaterThan(joints[i] ?? 0);
+          });
+          expect(joints[joints.length - 1]).toBe(to);
+        },
+      ),
+    );
+  });
+});
+
+describe('skinWall', () => {
+  it('cuts the opening out of the sheet that covers it', () => {
+    const sketch = new Sketch();
+    skinWall(sketch, {
+      id: 'w',
+      name: 'wall',
+      axes: wallAxes('front', [0, 0, 0]),
+      from: 0,
+      to: 96,
+      bottom: -5.5,
+      top: () => 60,
+      item: 'siding-5/8',
+      thickness: 0.625,
+      sheet: 48,
+      centres: [0.75, 16, 27.75, 62.75, 80, 95.25],
+      openings: [door],
+    });
+    expect(sketch.parts.map((p) => [p.width, p.length, p.shape.holes.length])).toEqual([
+      [27.75, 65.5, 0],
+      [35, 65.5, 1],
+      [33.25, 65.5, 0],
+    ]);
+  });
+});

@@ -1,0 +1,32 @@
+import type { OrderDetail } from '../orders/orders.types.ts';
+import { VISIT_ITEMS, visitItems } from './visitItems.ts';
+
+const order = (family: string, size: [number, number, number], fall = 0, visited: string[] = []): OrderDetail =>
+  ({
+    revision: { spec: { family, schema: 1, params: {} }, summary: { size } },
+    survey: fall > 0 ? { pads: { fall } } : null,
+    visited,
+  }) as unknown as OrderDetail;
+
+describe('what a customer prepares', () => {
+  it('is one text for each thing, in order', () => {
+    expect(visitItems(order('low-pen', [96, 72, 28])).map((i) => i.key)).toEqual([...VISIT_ITEMS]);
+  });
+  it('gives the gate six inches more than the narrower side', () => {
+    const gate = visitItems(order('low-pen', [96.5, 62.2, 28])).find((i) => i.key === 'gate');
+    expect(gate?.text).toMatch(/63″ wide and 28″ high.*must be 69″/);
+  });
+  it('speaks of blocks only where the ground falls and something stays', () => {
+    const ground = (o: OrderDetail) => visitItems(o).find((i) => i.key === 'ground')?.text ?? '';
+    expect(ground(order('raised-lean-to', [72, 48, 90], 16.25))).toMatch(/fall of 17″/);
+    expect(ground(order('raised-lean-to', [72, 48, 90]))).toMatch(/turf a foot beyond/);
+    expect(ground(order('low-pen', [96, 72, 28], 9))).toMatch(/Mow it short/);
+  });
+  it('remembers what was confirmed', () => {
+    expect(
+      visitItems(order('low-pen', [96, 72, 28], 0, ['home']))
+        .filter((i) => i.done)
+        .map((i) => i.key),
+    ).toEqual(['home']);
+  });
+});
