@@ -61,7 +61,7 @@ export class CustomersController {
     return this.db('customers')
       .whereILike('name', `%${search.replace(/[%_]/g, '')}%`)
       .orderBy('name')
-      .limit(50);
+      .limit(1000);
   }
 
   @Post()

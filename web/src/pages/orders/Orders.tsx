@@ -1,8 +1,8 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { lazy, Suspense, useDeferredValue, useRef, useState } from 'react';
+import { lazy, Suspense, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import useSWR from 'swr';
+import useSWRInfinite from 'swr/infinite';
 import { printMoney, printWeight } from '@rubbet/core/measure';
 import { STATION_NAMES, STATIONS } from '@rubbet/core/order';
 import { shortDay } from '../../data/days.ts';
@@ -52,6 +52,9 @@ const MiniTape = ({ station }: { readonly station: string }) => {
   );
 };
 
+/** Orders that come with one request. */
+const PAGE = 100;
+
 const COLUMNS = '64px minmax(190px,1.5fr) minmax(130px,1fr) 240px 92px 92px 110px';
 
 /** All orders: search, by station, as many as there are. */
@@ -62,21 +65,30 @@ export const Orders = () => {
   const { me } = useMe();
   const station = params.get('station') ?? '';
   const asked = useDeferredValue(search);
-  const { data, error, mutate } = useSWR<OrderList, Error>(
-    `/orders?limit=200&search=${encodeURIComponent(asked)}${station ? `&station=${station}` : ''}`,
+  const query = `&search=${encodeURIComponent(asked)}${station ? `&station=${station}` : ''}`;
+  const { data, error, mutate, size, setSize } = useSWRInfinite<OrderList, Error>(
+    (page, before: OrderList | null) =>
+      before && before.rows.length < PAGE ? null : `/orders?limit=${PAGE}&offset=${page * PAGE}${query}`,
     { keepPreviousData: true },
   );
   const scroll = useRef<HTMLDivElement>(null);
-  const rows: readonly OrderRow[] = data?.rows ?? [];
+  const rows = useMemo((): readonly OrderRow[] => (data ?? []).flatMap((page) => page.rows), [data]);
+  const first = data?.[0];
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: () => scroll.current,
     estimateSize: () => 46,
     overscan: 12,
   });
+  // The next page is asked for before the last line of this one comes into view.
+  const lowest = virtual.getVirtualItems().at(-1)?.index ?? 0;
+  const more = first !== undefined && rows.length < first.total && lowest >= rows.length - 20 && data?.length === size;
+  useEffect(() => {
+    if (more) void setSize((n) => n + 1);
+  }, [more, setSize]);
   if (error) throw error;
-  if (!data) return <Loading />;
-  const all = Object.values(data.stations).reduce((a, b) => a + b, 0);
+  if (!first) return <Loading />;
+  const all = Object.values(first.stations).reduce((a, b) => a + b, 0);
   const choose = (key: string) => setParams(key === '' ? {} : { station: key });
   return (
     <Box display="flex" flexDirection="column" height="100%">
@@ -112,11 +124,11 @@ export const Orders = () => {
         </Filter>
         {STATIONS.map((s) => (
           <Filter key={s} aria-pressed={station === s} onClick={() => choose(s)}>
-            {STATION_NAMES[s]} {data.stations[s] ?? 0}
+            {STATION_NAMES[s]} {first.stations[s] ?? 0}
           </Filter>
         ))}
         <Filter aria-pressed={station === 'done'} onClick={() => choose('done')}>
-          Handed over {data.stations.done ?? 0}
+          Handed over {first.stations.done ?? 0}
         </Filter>
       </Box>
       <Box
