@@ -7,6 +7,9 @@ import { fileURLToPath } from 'node:url';
 export const root = fileURLToPath(new URL('../..', import.meta.url)).replace(/\/$/, '');
 export const dataDir = process.env.RUBBET_DATA ?? `${root}/.rubbet`;
 
+// Debian keeps the database server where a plain user's path does not look.
+process.env.PATH = `${process.env.PATH ?? ''}:/usr/sbin`;
+
 export const say = (text) => process.stdout.write(`${text}\n`);
 
 /** Ends with one sentence. */

@@ -306,6 +306,29 @@ describe('an order', () => {
   });
 });
 
+describe('a change after acceptance', () => {
+  it('takes back acceptance, work order and days together, and is refused once a part is cut', async () => {
+    const id = await byTitle('Clover');
+    const before = await order(id);
+    expect(before.accepted).not.toBeNull();
+    const spec = { ...before.revision.spec, params: { ...before.revision.spec.params, length: 74 } };
+    const { body } = await office
+      .post(`/api/orders/${id}/revisions`)
+      .send({ version: before.version, spec, note: 'two inches more' })
+      .expect(201);
+    expect(body).toMatchObject({ accepted: null, workOrder: null, scheduledAt: null, revision: { number: 2 } });
+    expect(await app.db('operations').where({ order_id: id })).toEqual([]);
+    const cut = await byTitle('Sorrel');
+    const now = await order(cut);
+    const refused = await office
+      .post(`/api/orders/${cut}/revisions`)
+      .send({ version: now.version, spec: now.revision.spec })
+      .expect(409);
+    expect(refused.body.code).toBe('being-built');
+    expect((await order(cut)).revisions).toHaveLength(now.revisions.length);
+  });
+});
+
 describe('papers', () => {
   it('prints work order and site sheet as PDF with their words in them', async () => {
     const id = await byTitle('Sorrel');

@@ -266,8 +266,11 @@ export class Orders {
         accepted_revision_id: null,
         accepted_at: null,
         accepted_price: null,
+        scheduled_at: null,
       });
+      // What was made and planned from the old revision no longer stands.
       await trx('work_orders').where({ order_id: id }).delete();
+      await trx('operations').where({ order_id: id }).delete();
       await this.audit.note(me, 'revise', 'order', id, { number, spec }, trx);
     });
     await this.restation(id);
