@@ -225,17 +225,18 @@ const lengthBound = (p: PatternProblem): number => {
  * a diving plan, then a bounded exact search for the rest of the gap.
  */
 export const searchPatterns = (p: PatternProblem, effort: Effort = 'full'): PatternAnswer => {
-  let best = fillFirst(p, 0);
-  p.stocks.forEach((_, j) => {
-    const draft = fillFirst(p, j);
-    if (better(draft, best)) best = draft;
-  });
+  const drafts = p.stocks.map((_, j) => fillFirst(p, j));
+  let best = drafts.reduce((a, b) => (better(b, a) ? b : a));
   const costs = p.stocks.map((s) => s.cost);
   const rough = roundUpToSum(lengthBound(p), costs, best.cost);
   if (effort === 'quick' || (pieces(best.short) === 0 && rough >= best.cost))
     return { ...best, bound: pieces(best.short) > 0 ? 0 : Math.min(rough, best.cost) };
   const penalty = 20 * Math.max(1, ...costs);
-  const pool: Column[] = [];
+  // The quick plans' patterns are where the relaxed problem starts from.
+  const seen = new Map(
+    drafts.flatMap((d) => d.uses.map((u) => [`${u.column.stock}|${u.column.pattern.join()}`, u.column] as const)),
+  );
+  const pool: Column[] = [...seen.values()];
   const lp = solvePatternLp(p, pool, penalty);
   const boundFor = (cost: number): number =>
     lp.short > 1e-6 ? 0 : Math.min(cost, roundUpToSum(lp.bound, costs, cost));
