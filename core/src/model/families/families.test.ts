@@ -65,7 +65,7 @@ describe.each(FAMILIES.map((f) => [f.key, f] as const))('%s', (key, family) => {
 
   it('is true for any parameters: nothing overlaps, nothing floats, no face is open', () => {
     fc.assert(fc.property(paramsOf(family.params), check), {
-      numRuns: 120,
+      numRuns: Number(process.env.RUNS ?? 120),
       seed: 7,
       endOnFailure: Boolean(process.env.QUICK),
     });
