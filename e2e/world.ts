@@ -5,7 +5,7 @@ import { createServer } from 'node:net';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { fileURLToPath } from 'node:url';
-import { connect } from '@rubbet/server';
+import { makeTestDatabase } from '../server/src/testing/testDatabase.ts';
 import puppeteer from 'puppeteer-core';
 import type { Browser, Page } from 'puppeteer-core';
 
@@ -53,16 +53,10 @@ const startServer = (url: string, port: number): Promise<ChildProcess> =>
 
 /** Opens a world whose database is called `name`. */
 export const openWorld = async (name: string): Promise<World> => {
-  const server = process.env.TEST_DATABASE_URL;
-  if (server === undefined)
-    throw new Error('TEST_DATABASE_URL is not set: run the tests with npm test, which starts a throw-away database.');
-  const admin = connect(server);
-  await admin.raw(`DROP DATABASE IF EXISTS ${name}`);
-  await admin.raw(`CREATE DATABASE ${name} CHARACTER SET utf8mb4`);
-  await admin.destroy();
+  const url = await makeTestDatabase(name);
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
-  const child = await startServer(server.replace(/\/[^/]*$/, `/${name}`), port);
+  const child = await startServer(url, port);
   const profile = mkdtempSync(`${tmpdir()}/rubbet-chromium-`);
   const browser = await puppeteer.launch({
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',

@@ -6,7 +6,7 @@ import { fileURLToPath } from 'node:url';
 const root = fileURLToPath(new URL('..', import.meta.url));
 const packages = process.argv.slice(2).filter((a) => !a.startsWith('-'));
 
-for (const name of packages.length > 0 ? packages : ['core', 'cli', 'demo', 'server']) {
+for (const name of packages.length > 0 ? packages.filter((p) => p !== 'web') : ['core', 'cli', 'demo', 'server']) {
   rmSync(`${root}/${name}/dist`, { recursive: true, force: true });
   execFileSync(
     process.execPath,

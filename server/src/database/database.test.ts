@@ -1,18 +1,12 @@
 import { ConflictException, NotFoundException } from '@nestjs/common';
 import { connect, migrate, readJson } from './connect.ts';
 import type { Db } from './connect.ts';
+import { makeTestDatabase } from '../testing/testDatabase.ts';
 import { updateVersioned } from './updateVersioned.ts';
 
 let db: Db;
 beforeAll(async () => {
-  const server = process.env.TEST_DATABASE_URL;
-  if (server === undefined)
-    throw new Error('TEST_DATABASE_URL is not set: run the tests with npm test, which starts a throw-away database.');
-  const admin = connect(server);
-  await admin.raw('DROP DATABASE IF EXISTS rubbet_database');
-  await admin.raw('CREATE DATABASE rubbet_database CHARACTER SET utf8mb4');
-  await admin.destroy();
-  db = connect(server.replace(/\/[^/]*$/, '/rubbet_database'));
+  db = connect(await makeTestDatabase('rubbet_database'));
   await migrate(db);
 });
 afterAll(() => db.destroy());

@@ -4,6 +4,7 @@ import { createApp } from '../createApp.ts';
 import { connect, migrate } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import { loadDemo } from '../demo/loadDemo.ts';
+import { makeTestDatabase } from './testDatabase.ts';
 
 /** An application on a database of its own inside the throw-away server that the test run started. */
 export interface TestApp {
@@ -15,14 +16,7 @@ export interface TestApp {
 
 /** Opens the application with the demo in a fresh database called `name`. */
 export const openTestApp = async (name: string): Promise<TestApp> => {
-  const server = process.env.TEST_DATABASE_URL;
-  if (server === undefined)
-    throw new Error('TEST_DATABASE_URL is not set: run the tests with npm test, which starts a throw-away database.');
-  const admin = connect(server);
-  await admin.raw(`DROP DATABASE IF EXISTS ${name}`);
-  await admin.raw(`CREATE DATABASE ${name} CHARACTER SET utf8mb4`);
-  await admin.destroy();
-  const url = server.replace(/\/[^/]*$/, `/${name}`);
+  const url = await makeTestDatabase(name);
   process.env.DATABASE_URL = url;
   const db = connect(url);
   await migrate(db);

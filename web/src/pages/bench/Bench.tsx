@@ -12,7 +12,6 @@ import { api } from '../../data/api.ts';
 import type { ApiError } from '../../data/api.ts';
 import { useMe, useRules } from '../../data/hooks.ts';
 import type { WorkOrder, WorkPart } from '../../data/types.ts';
-import { LinkButton } from '../../parts/Button.tsx';
 import { DrawingView } from '../../parts/DrawingView.tsx';
 import { Loading } from '../../parts/Loading.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
@@ -349,7 +348,7 @@ export const Bench = () => {
           px={4}
           py={3}
         >
-          Built. <LinkButton href={`/orders/${id}`}>Back to the order</LinkButton>
+          Built. <Link to={`/orders/${id}`}>Back to the order</Link>
         </Box>
       )}
     </Box>

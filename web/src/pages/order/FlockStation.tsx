@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { adviseMoving, sizeFlock } from '@rubbet/core/flock';
 import type { Flock } from '@rubbet/core/flock';
 import { buildSpec } from '@rubbet/core/model';
@@ -240,7 +240,9 @@ export const FlockStation = () => {
         )}
         {order.flock && order.revision && (
           <Box mt={6}>
-            <LinkButton href={`/orders/${order.id}/build`}>See the build</LinkButton>
+            <LinkButton asChild>
+              <Link to={`/orders/${order.id}/build`}>See the build</Link>
+            </LinkButton>
           </Box>
         )}
       </Box>

@@ -1,4 +1,5 @@
 import type { ParamDef } from '../../params.ts';
+import { runParams } from './runParams.ts';
 
 /** Parameters of the raised lean-to house, lengths in inches. */
 export interface LeanToParams {
@@ -49,7 +50,6 @@ const onCentre = [
 ] as const;
 const nests = { key: 'nestWall', is: ['right', 'back'] } as const;
 const window = { key: 'windowWall', is: ['front', 'back'] } as const;
-const run = { key: 'run', is: [true] } as const;
 
 export const leanToParams: readonly ParamDef[] = [
   {
@@ -350,63 +350,5 @@ export const leanToParams: readonly ParamDef[] = [
       { value: 'blocked', label: 'Blocked' },
     ],
   },
-  { key: 'run', label: 'Attached run', group: 'Run', kind: 'flag', default: false },
-  {
-    key: 'runLength',
-    label: 'Run, length',
-    group: 'Run',
-    kind: 'length',
-    min: 48,
-    max: 192,
-    step: 0.5,
-    default: 96,
-    showWhen: run,
-  },
-  {
-    key: 'runBay',
-    label: 'Run studs at',
-    group: 'Run',
-    kind: 'length',
-    min: 16,
-    max: 36,
-    step: 1,
-    default: 24,
-    showWhen: run,
-  },
-  {
-    key: 'runRoof',
-    label: 'Run roof',
-    group: 'Run',
-    kind: 'choice',
-    default: 'metal',
-    choices: [
-      { value: 'metal', label: 'Ribbed metal' },
-      { value: 'mesh', label: 'Mesh' },
-    ],
-    showWhen: run,
-  },
-  {
-    key: 'runMesh',
-    label: 'Run mesh',
-    group: 'Run',
-    kind: 'choice',
-    default: 'hardware-cloth',
-    choices: [
-      { value: 'hardware-cloth', label: '½″ hardware cloth' },
-      { value: 'welded-wire', label: '½ × 1″ welded' },
-      { value: 'poultry-netting', label: '1″ netting' },
-    ],
-    showWhen: run,
-  },
-  {
-    key: 'runGate',
-    label: 'Run gate, width',
-    group: 'Run',
-    kind: 'length',
-    min: 20,
-    max: 36,
-    step: 0.5,
-    default: 28,
-    showWhen: run,
-  },
+  ...runParams,
 ];

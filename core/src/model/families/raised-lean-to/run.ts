@@ -189,26 +189,25 @@ export const frameRun = (
     }).clearHeight;
   }
 
+  // The layout starts at the run's own end, so the roof is drawn from there.
   const roof = {
     id: 'run-roof',
     name: 'run',
-    axes: wallAxes('front', [0, 0, 0]),
+    axes: wallAxes('front', [x0, 0, 0]),
     slope,
-    from: x0,
-    to: x1,
+    from: 0,
+    to: p.runLength,
     spacing: 24,
     rafterItem: '2x4',
     front: 2,
     back: 2,
     joins: 'run-front',
   };
-  // The layout starts at the run's own end, so the roof is drawn from there.
-  const shifted = { ...roof, axes: wallAxes('front', [x0, 0, 0]), from: 0, to: p.runLength };
-  const places = frameLeanRafters(sketch, shifted);
-  closeEaves(sketch, shifted, places, 'blocked', p.runMesh);
+  const places = frameLeanRafters(sketch, roof);
+  closeEaves(sketch, roof, places, 'blocked', p.runMesh);
   if (p.runRoof === 'metal') {
-    blockRows(sketch, shifted, places, 32);
-    coverSlope(sketch, shifted, {
+    blockRows(sketch, roof, places, 32);
+    coverSlope(sketch, roof, {
       id: 'run-roof',
       name: 'run roof sheet',
       role: 'roofing',
@@ -223,7 +222,7 @@ export const frameRun = (
       candidates: [],
     });
   } else
-    coverSlope(sketch, shifted, {
+    coverSlope(sketch, roof, {
       id: 'run-roof',
       name: 'run roof mesh',
       role: 'mesh',

@@ -83,7 +83,6 @@ const Configure = ({ first }: { readonly first: Spec }) => {
     [build, view, show],
   );
   const saved = order.revision && JSON.stringify(order.revision.spec) === JSON.stringify(spec);
-  const finding = pinned === undefined ? undefined : computed?.findings[pinned];
 
   const save = async (): Promise<void> => {
     setBusy(true);
@@ -223,7 +222,6 @@ const Configure = ({ first }: { readonly first: Spec }) => {
             onPin={setPinned}
             onMend={(patch) => set({ ...spec, params: { ...spec.params, ...patch } })}
           />
-          {finding && finding.where.length === 0 && <span className="sr">It has no one place.</span>}
         </Box>
       </Box>
       <LiveStrip computed={computed} />

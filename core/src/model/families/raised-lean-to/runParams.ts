@@ -1,0 +1,66 @@
+import type { ParamDef } from '../../params.ts';
+
+const run = { key: 'run', is: [true] } as const;
+
+/** Parameters of the run beside the house. */
+export const runParams: readonly ParamDef[] = [
+  { key: 'run', label: 'Attached run', group: 'Run', kind: 'flag', default: false },
+  {
+    key: 'runLength',
+    label: 'Run, length',
+    group: 'Run',
+    kind: 'length',
+    min: 48,
+    max: 192,
+    step: 0.5,
+    default: 96,
+    showWhen: run,
+  },
+  {
+    key: 'runBay',
+    label: 'Run studs at',
+    group: 'Run',
+    kind: 'length',
+    min: 16,
+    max: 36,
+    step: 1,
+    default: 24,
+    showWhen: run,
+  },
+  {
+    key: 'runRoof',
+    label: 'Run roof',
+    group: 'Run',
+    kind: 'choice',
+    default: 'metal',
+    choices: [
+      { value: 'metal', label: 'Ribbed metal' },
+      { value: 'mesh', label: 'Mesh' },
+    ],
+    showWhen: run,
+  },
+  {
+    key: 'runMesh',
+    label: 'Run mesh',
+    group: 'Run',
+    kind: 'choice',
+    default: 'hardware-cloth',
+    choices: [
+      { value: 'hardware-cloth', label: '½″ hardware cloth' },
+      { value: 'welded-wire', label: '½ × 1″ welded' },
+      { value: 'poultry-netting', label: '1″ netting' },
+    ],
+    showWhen: run,
+  },
+  {
+    key: 'runGate',
+    label: 'Run gate, width',
+    group: 'Run',
+    kind: 'length',
+    min: 20,
+    max: 36,
+    step: 0.5,
+    default: 28,
+    showWhen: run,
+  },
+];
