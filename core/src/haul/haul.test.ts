@@ -23,6 +23,12 @@ describe('planLoad', () => {
     expect(load.whole).toBe(true);
     expect(load.problems).toEqual([]);
   });
+  it('stands the load so that it adds an eighth of its weight to the tongue: moments about the axle', () => {
+    const load = planLoad(pen, tilt);
+    const coupling = 192 / 2 + 48;
+    expect((load.weight * load.ahead) / coupling).toBeCloseTo(load.weight / 8, 9);
+    expect(load.instructions.join(' ')).toContain('18″ ahead of the axle');
+  });
   it('says what does not go', () => {
     expect(planLoad(pen, { ...tilt, carries: 100 }).problems.join(' ')).toMatch(/more than the tilt trailer carries/);
     expect(

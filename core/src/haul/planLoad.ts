@@ -30,6 +30,11 @@ export interface Load {
   readonly instructions: readonly string[];
 }
 
+/** Share of trailer and load that the tongue carries: the middle of 10 to 15 %. */
+const TONGUE = 0.125;
+/** Length of a drawbar before the bed, inches; common practice, no source. */
+const DRAWBAR = 48;
+
 const round = (n: number): number => Math.round(n);
 
 /**
@@ -66,8 +71,8 @@ export const planLoad = (
     );
   const total = weight + trailer.weight;
   const tongue = [round(total * 0.1), round(total * 0.15)] as const;
-  // Moments about the axle, the coupling taken at 1.25 bed lengths ahead of it.
-  const ahead = (0.125 * total * trailer.bedLength * 0.75) / Math.max(1, weight);
+  // Moments about the axle: an empty trailer is taken to have its share on the tongue already, so the load adds its own.
+  const ahead = TONGUE * (trailer.bedLength / 2 + DRAWBAR);
   return {
     weight,
     size: [long, wide, size[2]],
@@ -75,7 +80,7 @@ export const planLoad = (
     overWidth,
     overHeight,
     tongue,
-    ahead: Math.min(ahead, trailer.bedLength / 4),
+    ahead,
     problems,
     instructions: [
       whole
@@ -83,7 +88,7 @@ export const planLoad = (
           ? 'Tilt the bed, winch it up on planks, chock, level the bed.'
           : 'Two on each side, roll it up the ramps on planks.'
         : 'Flat panels first, posts and roof set on top, fittings boxed.',
-      `Centre of the load ${round(Math.min(ahead, trailer.bedLength / 4))}″ ahead of the axle: ${tongue[0]} to ${tongue[1]} lb on the tongue.`,
+      `Centre of the load ${round(ahead)}″ ahead of the axle: ${tongue[0]} to ${tongue[1]} lb on the tongue.`,
       'Four straps over solid framing; check them after the first ten miles.',
     ],
   };
