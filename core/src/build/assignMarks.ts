@@ -38,6 +38,18 @@ const LETTER: Record<Role, string> = {
   channel: 'CH',
   wheel: 'W',
   post: 'PO',
+  ridge: 'RG',
+  'gable stud': 'GS',
+  gusset: 'GU',
+  collar: 'CO',
+  runner: 'RN',
+  brace: 'BR',
+  hoop: 'HP',
+  handle: 'HA',
+  block: 'BK',
+  cover: 'CV',
+  liner: 'LN',
+  glazing: 'GZ',
 };
 
 const round = (n: number): number => Math.round(n * 64) / 64 + 0;

@@ -1,6 +1,6 @@
 import { add, measureCentre, measureVolume, scale } from '../geometry/index.ts';
 import type { Vec3 } from '../geometry/index.ts';
-import { findHardware, findItem, measureDensity } from '../stock/index.ts';
+import { findHardware, findItem, measureDensity, PIECE_UNIT } from '../stock/index.ts';
 import type { Build, Part } from './types.ts';
 
 /** Weight in pounds and centre of gravity in inches. */
@@ -17,6 +17,12 @@ export const weighPart = (part: Part): number => {
       return measureVolume(part.shape) * measureDensity(item);
     case 'hardware':
       return item.weight;
+    case 'piece': {
+      const by = PIECE_UNIT[item.key];
+      if (by === 'foot') return (part.length / 12) * item.weight;
+      if (by === 'each') return item.weight;
+      return (measureVolume(part.shape) / item.thickness / 144) * item.weight;
+    }
     default:
       // Sheets, mesh and roofing are weighed by the square foot of their face.
       return (measureVolume(part.shape) / item.thickness / 144) * item.weight;

@@ -38,7 +38,19 @@ export type Role =
   | 'pop door'
   | 'channel'
   | 'wheel'
-  | 'post';
+  | 'post'
+  | 'ridge'
+  | 'gable stud'
+  | 'gusset'
+  | 'collar'
+  | 'runner'
+  | 'brace'
+  | 'hoop'
+  | 'handle'
+  | 'block'
+  | 'cover'
+  | 'liner'
+  | 'glazing';
 
 /** How a part comes to its length. */
 export type Fit = 'cut to length' | 'measure in place' | 'cut on site';
@@ -114,10 +126,40 @@ export interface Assembly {
   readonly site?: boolean;
 }
 
+/** A side of a unit, seen from outside. */
+export type Side = 'front' | 'back' | 'left' | 'right';
+
+/** What an opening is for. */
+export type OpeningKind = 'people door' | 'window' | 'pop door' | 'nest' | 'gate' | 'vent' | 'clean-out';
+
+/** How a fitting of a kind is made. */
+export type FittingStyle =
+  'single' | 'double' | 'dutch' | 'mesh' | 'sliding' | 'top-hung' | 'motor' | 'outside lid' | 'drop front';
+
+/**
+ * A fitting put at a place on a wall by hand: rough opening sizes in inches, `left` from the wall's left end seen from
+ * outside, `bottom` from its foot. One with the id of a fitting of the parameters (door, pop, nest, window) takes its place.
+ */
+export interface Fitting {
+  readonly id: string;
+  readonly kind: OpeningKind;
+  readonly style: FittingStyle;
+  readonly wall: Side;
+  readonly left: number;
+  readonly bottom: number;
+  readonly width: number;
+  readonly height: number;
+}
+
 /** A framed opening, in its assembly's face coordinates. */
 export interface Opening {
   readonly id: string;
-  readonly kind: 'people door' | 'window' | 'pop door' | 'nest' | 'gate';
+  readonly kind: OpeningKind;
+  /** Side of the house it is in, where it stands in one. */
+  readonly wall?: Side;
+  readonly style?: FittingStyle;
+  /** Room above it, under the eave, for what swings up. */
+  readonly above?: number;
   readonly assembly: string;
   readonly left: number;
   readonly bottom: number;

@@ -46,6 +46,14 @@ export const toneOf = (part: Part): Tone => {
       return 'mesh';
     case 'roofing':
       return 'metal';
+    case 'piece':
+      return item.key === 'clear-1/8'
+        ? 'glass'
+        : item.key === 'tarp'
+          ? 'cloth'
+          : item.key === 'block-8'
+            ? 'concrete'
+            : 'fitting';
     case 'hardware':
       return 'fitting';
   }

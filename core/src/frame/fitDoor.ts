@@ -17,43 +17,53 @@ export interface DoorPlan {
   readonly name: string;
   readonly axes: Axes;
   readonly opening: PlacedOpening;
-  readonly skin: { readonly item: string; readonly thickness: number; readonly mesh: boolean };
+  readonly skin: { readonly item: string; readonly thickness: number; readonly role: 'door' | 'mesh' | 'glazing' };
   readonly joins: string;
+  readonly style?: 'single' | 'double' | 'dutch';
+  /** Depth of the leaf's frame behind the wall's face. */
+  readonly inset?: number;
 }
 
-/**
- * A door of 1×4 stiles and rails behind its skin, standing in its opening with an even gap of 1/8 in, closing on 1×2 stops.
- * The leaf's skin lies flush with the wall's.
- * @returns clear width and height of the way through, stops counted
- */
-export const fitDoor = (
+/** One leaf: stiles and rails of 1×4, or 1×2 where it is small, behind its skin. */
+export const frameLeaf = (
   sketch: Sketch,
-  plan: DoorPlan,
-): { readonly clearWidth: number; readonly clearHeight: number } => {
-  const { axes, id, name, opening: o, skin } = plan;
-  const a0 = o.left + DOOR_GAP;
-  const z0 = o.bottom + DOOR_GAP;
-  const wide = o.width - 2 * DOOR_GAP;
-  const high = o.height - 2 * DOOR_GAP;
-  const board = { item: '1x4', role: 'door' as const };
+  plan: Pick<DoorPlan, 'id' | 'name' | 'axes' | 'skin' | 'inset'>,
+  tag: string,
+  a0: number,
+  z0: number,
+  wide: number,
+  high: number,
+): void => {
+  const { axes, id, name, skin } = plan;
+  const t = plan.inset ?? 0;
+  const small = skin.role === 'glazing' || wide < 2 * STILE + 3 || high < 2 * STILE + 0.5;
+  const stile = small ? STOP : STILE;
+  const board = { item: small ? '1x2' : '1x4', role: 'door' as const };
   sketch.add(
     polyPart(
       axes,
       id,
-      { id: `${id}/skin`, name: `${name} skin`, role: skin.mesh ? 'mesh' : 'door', item: skin.item },
+      { id: `${id}/${tag}skin`, name: `${name} skin`, role: skin.role, item: skin.item },
       'az',
       rectangle(a0, z0, a0 + wide, z0 + high),
-      -skin.thickness,
+      t - skin.thickness,
       skin.thickness,
       { grain: 'v' },
     ),
-    boxPart(axes, id, { id: `${id}/stile-1`, name: `${name} stile`, ...board }, [a0, 0, z0], [STILE, BOARD, high], 'z'),
     boxPart(
       axes,
       id,
-      { id: `${id}/stile-2`, name: `${name} stile`, ...board },
-      [a0 + wide - STILE, 0, z0],
-      [STILE, BOARD, high],
+      { id: `${id}/${tag}stile-1`, name: `${name} stile`, ...board },
+      [a0, t, z0],
+      [stile, BOARD, high],
+      'z',
+    ),
+    boxPart(
+      axes,
+      id,
+      { id: `${id}/${tag}stile-2`, name: `${name} stile`, ...board },
+      [a0 + wide - stile, t, z0],
+      [stile, BOARD, high],
       'z',
     ),
   );
@@ -63,12 +73,48 @@ export const fitDoor = (
       boxPart(
         axes,
         id,
-        { id: `${id}/rail-${i + 1}`, name: `${name} rail`, ...board },
-        [a0 + STILE, 0, z0 + ((high - STILE) * i) / (rails - 1)],
-        [wide - 2 * STILE, BOARD, STILE],
+        { id: `${id}/${tag}rail-${i + 1}`, name: `${name} rail`, ...board },
+        [a0 + stile, t, z0 + ((high - stile) * i) / (rails - 1)],
+        [wide - 2 * stile, BOARD, stile],
         'a',
       ),
     );
+};
+
+/**
+ * A door standing in its opening with an even gap of 1/8 in, closing on 1×2 stops; its skin lies flush with the wall's. A double
+ * door's leaves meet under an astragal, a Dutch door's upper leaf opens alone.
+ * @returns clear width and height of the way through, stops counted
+ */
+export const fitDoor = (
+  sketch: Sketch,
+  plan: DoorPlan,
+): { readonly clearWidth: number; readonly clearHeight: number } => {
+  const { axes, id, name, opening: o } = plan;
+  const a0 = o.left + DOOR_GAP;
+  const z0 = o.bottom + DOOR_GAP;
+  const wide = o.width - 2 * DOOR_GAP;
+  const high = o.height - 2 * DOOR_GAP;
+  const style = plan.style ?? 'single';
+  if (style === 'double') {
+    const leaf = (wide - DOOR_GAP) / 2;
+    frameLeaf(sketch, plan, 'left-', a0, z0, leaf, high);
+    frameLeaf(sketch, plan, 'right-', a0 + leaf + DOOR_GAP, z0, leaf, high);
+    sketch.add(
+      boxPart(
+        axes,
+        id,
+        { id: `${id}/astragal`, name: `${name} astragal`, role: 'stop', item: '1x3' },
+        [a0 + wide / 2 - 1.25, BOARD, o.bottom],
+        [2.5, BOARD, o.height - BOARD],
+        'z',
+      ),
+    );
+  } else if (style === 'dutch') {
+    const lower = Math.round((high - DOOR_GAP) * 0.55 * 16) / 16;
+    frameLeaf(sketch, plan, 'lower-', a0, z0, wide, lower);
+    frameLeaf(sketch, plan, 'upper-', a0, z0 + lower + DOOR_GAP, wide, high - lower - DOOR_GAP);
+  } else frameLeaf(sketch, plan, '', a0, z0, wide, high);
   const stop = {
     name: `${name} stop`,
     role: 'stop' as const,
@@ -105,7 +151,8 @@ export const fitDoor = (
     tapes: [],
     joins: { to: plan.joins, how: 'hung with shims for an even ⅛″ gap, stops added, then the latch' },
   });
-  sketch.hardware('hinge', high > 40 ? 3 : 2, name);
-  sketch.hardware('latch', high > 40 ? 2 : 1, name);
+  const leaves = style === 'single' ? 1 : 2;
+  sketch.hardware('hinge', leaves * (high / (style === 'dutch' ? 2 : 1) > 40 ? 3 : 2), name);
+  sketch.hardware('latch', high > 40 || leaves > 1 ? 2 : 1, name);
   return { clearWidth: o.width - 2 * BOARD, clearHeight: o.height - BOARD };
 };

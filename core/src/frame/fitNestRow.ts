@@ -20,6 +20,9 @@ export interface NestPlan {
   /** Thickness of the siding it is fixed against. */
   readonly out: number;
   readonly joins: string;
+  /** Its assembly; `nests` where left out. */
+  readonly id?: string;
+  readonly style?: 'outside lid' | 'drop front';
 }
 
 /** Clear width of a row of boxes with ½ in dividers. */
@@ -28,7 +31,8 @@ export const nestRowWidth = (count: number, boxWidth: number): number => count *
 /** A nest row of ½ in ply: floor, ends, dividers, front and a lid sloped 15°, on a ledger screwed into the opening's sill. */
 export const fitNestRow = (sketch: Sketch, plan: NestPlan): void => {
   const { axes, opening: o, depth, out } = plan;
-  const id = 'nests';
+  const id = plan.id ?? 'nests';
+  const drops = plan.style === 'drop front';
   const high = o.height + 1;
   const ply = { role: 'nest' as const, item: 'ply-1/2' };
   const z = (outward: number): number => o.bottom + high - outward * FALL;
@@ -38,7 +42,7 @@ export const fitNestRow = (sketch: Sketch, plan: NestPlan): void => {
     boxPart(
       axes,
       id,
-      { id: 'nests/ledger', name: 'nest ledger', role: 'cleat', item: '2x4' },
+      { id: `${id}/ledger`, name: 'nest ledger', role: 'cleat', item: '2x4' },
       [left, -out - 1.5, o.bottom - PLY - 3.5],
       [wide, 1.5, 3.5],
       'a',
@@ -46,7 +50,7 @@ export const fitNestRow = (sketch: Sketch, plan: NestPlan): void => {
     boxPart(
       axes,
       id,
-      { id: 'nests/floor', name: 'nest floor', ...ply },
+      { id: `${id}/floor`, name: 'nest floor', ...ply },
       [left, -out - depth, o.bottom - PLY],
       [wide, depth, PLY],
       'a',
@@ -54,7 +58,12 @@ export const fitNestRow = (sketch: Sketch, plan: NestPlan): void => {
     polyPart(
       axes,
       id,
-      { id: 'nests/front', name: 'nest front', ...ply },
+      {
+        id: `${id}/front`,
+        name: drops ? 'nest drop front' : 'nest front',
+        ...ply,
+        ...(drops ? { role: 'lid' as const } : {}),
+      },
       'az',
       rectangle(left, o.bottom - PLY, left + wide, z(depth + PLY)),
       -out - depth - PLY,
@@ -74,7 +83,7 @@ export const fitNestRow = (sketch: Sketch, plan: NestPlan): void => {
       polyPart(
         axes,
         id,
-        { id: `nests/divider-${i + 1}`, name: edge ? 'nest end' : 'nest divider', ...ply },
+        { id: `${id}/divider-${i + 1}`, name: edge ? 'nest end' : 'nest divider', ...ply },
         'tz',
         end,
         a,
@@ -93,7 +102,7 @@ export const fitNestRow = (sketch: Sketch, plan: NestPlan): void => {
     polyPart(
       axes,
       id,
-      { id: 'nests/lid', name: 'nest lid', role: 'lid', item: 'ply-1/2' },
+      { id: `${id}/lid`, name: drops ? 'nest roof' : 'nest lid', role: drops ? 'nest' : 'lid', item: 'ply-1/2' },
       'tz',
       lid,
       left - 1,
@@ -110,10 +119,10 @@ export const fitNestRow = (sketch: Sketch, plan: NestPlan): void => {
     tapes: [],
     joins: { to: plan.joins, how: 'set on its ledger, screwed through the siding into sill and jack studs' },
   });
-  sketch.hardware('hinge', plan.count > 2 ? 3 : 2, 'nest lid');
-  sketch.hardware('latch', 1, 'nest lid');
+  sketch.hardware('hinge', plan.count > 2 ? 3 : 2, drops ? 'nest drop front' : 'nest lid');
+  sketch.hardware('latch', drops ? 2 : 1, drops ? 'nest drop front' : 'nest lid');
   sketch.face({
-    id: 'nest-front',
+    id: `${id}-front`,
     name: 'nest front',
     place: faceOf(axes, 0, -out - depth - PLY),
     region: rectangle(left, o.bottom - PLY, left + wide, z(depth)),
@@ -121,7 +130,7 @@ export const fitNestRow = (sketch: Sketch, plan: NestPlan): void => {
   });
   const down = faceOf(axes, left, -out, o.bottom - PLY);
   sketch.face({
-    id: 'nest-floor',
+    id: `${id}-floor`,
     name: 'nest floor',
     place: { origin: inAxes(axes, left, -out, o.bottom - PLY), u: down.u, v: cross(axes.z, axes.a) },
     region: rectangle(0, -depth, wide, 0),

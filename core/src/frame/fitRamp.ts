@@ -1,7 +1,7 @@
 import type { Pt } from '../geometry/index.ts';
 import { faceOf } from './axes.ts';
 import type { Axes } from './axes.ts';
-import { boxPart, polyPart, sawAngle } from './makePart.ts';
+import { polyPart, sawAngle } from './makePart.ts';
 import type { Sketch } from './sketch.ts';
 
 const THICK = 0.75;
@@ -105,61 +105,3 @@ export const fitRamp = (
   });
   return { rise, angle: degrees, length };
 };
-
-/** Bars laid flat across a house on cleats, for the family to place. */
-export const fitRoosts = (
-  sketch: Sketch,
-  axes: Axes,
-  plan: {
-    readonly from: number;
-    readonly to: number;
-    readonly firstT: number;
-    readonly spacing: number;
-    readonly bars: number;
-    readonly height: number;
-    readonly joins: string;
-  },
-): void => {
-  const { from, to, bars, height } = plan;
-  const depth = (bars - 1) * plan.spacing + 3.5;
-  for (const [k, a] of [from, to - 1.5].entries())
-    sketch.add(
-      boxPart(
-        axes,
-        'roosts',
-        { id: `roosts/cleat-${k + 1}`, name: 'roost cleat', role: 'cleat', item: '2x2' },
-        [a, plan.firstT - 1, height - 3],
-        [1.5, depth + 2, 1.5],
-        't',
-      ),
-    );
-  for (let i = 0; i < bars; i++)
-    sketch.add(
-      boxPart(
-        axes,
-        'roosts',
-        {
-          id: `roosts/bar-${i + 1}`,
-          name: 'roost bar',
-          role: 'roost',
-          item: '2x4',
-          fit: 'measure in place',
-          tolerance: 0.25,
-        },
-        [from, plan.firstT + i * plan.spacing, height - 1.5],
-        [to - from, 3.5, 1.5],
-        'a',
-      ),
-    );
-  sketch.assembly({
-    id: 'roosts',
-    name: 'roosts',
-    kind: 'fittings',
-    face: { origin: inTop(axes, from, plan.firstT, height), u: axes.a, v: axes.t },
-    flat: false,
-    tapes: [],
-    joins: { to: plan.joins, how: 'bars laid flat on the cleats before the roof closes' },
-  });
-};
-
-const inTop = (axes: Axes, a: number, t: number, z: number) => faceOf(axes, a, t, z).origin;

@@ -1,60 +1,65 @@
 import { findLumber } from '../stock/index.ts';
-import { boxPart } from './makePart.ts';
+import type { Vec3 } from '../geometry/index.ts';
 import { UNIT_AXES } from './axes.ts';
-import { chooseJoints } from './frameWall.ts';
+import type { Axes } from './axes.ts';
+import { chooseJoints, splitMember } from './chooseJoints.ts';
+import { frameFeet } from './frameFeet.ts';
+import type { Foundation } from './frameFeet.ts';
+import { boxPart } from './makePart.ts';
 import type { Sketch } from './sketch.ts';
 
 const T = 1.5;
 const PLY = 0.75;
-const LEG = 3.5;
 const LEAST_STRIP = 6;
 
-/** A raised floor: legs, rim, joists set down by the sheet, sheathing flush in the rim. Returns the joists' low edges. */
+/** A raised floor: feet, rim, joists set down by the sheet, sheathing flush in the rim. */
 export interface FloorPlan {
   readonly length: number;
   readonly depth: number;
-  readonly legHeight: number;
+  readonly foundation: Foundation;
   readonly rimItem: string;
   readonly joistItem: string;
   readonly spacing: number;
+  /** Front left corner on the ground; the unit's own where left out. */
+  readonly corner?: Vec3;
 }
 
-/** Frames a raised floor on 4×4 legs and gives its top and its clear joist span. */
+/** Rim and joist for a clear joist span, deep enough for the code tables at 16 in and 40 psf. */
+export const floorLumber = (depth: number): { readonly rimItem: string; readonly joistItem: string } =>
+  depth > 108
+    ? { rimItem: '2x10-pt', joistItem: '2x8' }
+    : depth > 72
+      ? { rimItem: '2x8-pt', joistItem: '2x6' }
+      : { rimItem: '2x6-pt', joistItem: '2x4' };
+
+/** Frames a raised floor and gives its top, its clear joist span, and where its underside is. */
 export const frameRaisedFloor = (
   sketch: Sketch,
   plan: FloorPlan,
-): { readonly top: number; readonly joistSpan: number; readonly legs: number } => {
-  const { length: L, depth: D, legHeight } = plan;
-  const a = UNIT_AXES;
+): { readonly top: number; readonly joistSpan: number; readonly under: number; readonly rim: number } => {
+  const { length: L, depth: D } = plan;
+  const a: Axes = { ...UNIT_AXES, origin: plan.corner ?? [0, 0, 0] };
   const id = 'base';
   const rim = findLumber(plan.rimItem).width;
   const joist = findLumber(plan.joistItem).width;
-  const top = legHeight + rim;
-  const bays = Math.max(1, Math.ceil((L - LEG) / 72));
-  let legs = 0;
-  for (let i = 0; i <= bays; i++) {
-    const x = Math.round(((L - LEG) * i * 16) / bays) / 16;
-    for (const y of [0, D - LEG])
+  const under = frameFeet(sketch, a, id, L, D, plan.foundation);
+  const top = under + rim;
+  for (const [k, y] of [0, D - T].entries())
+    splitMember(0, L).forEach(([x0, x1], i, all) =>
       sketch.add(
         boxPart(
           a,
           id,
-          { id: `base/leg-${++legs}`, name: 'leg', role: 'leg', item: '4x4-pt' },
-          [x, y, 0],
-          [LEG, LEG, legHeight],
-          'z',
+          {
+            id: `base/rim-long-${k + 1}${all.length > 1 ? `-${i + 1}` : ''}`,
+            name: 'long rim',
+            role: 'rim',
+            item: plan.rimItem,
+          },
+          [x0, y, under],
+          [x1 - x0, T, rim],
+          'a',
         ),
-      );
-  }
-  for (const [k, y] of [0, D - T].entries())
-    sketch.add(
-      boxPart(
-        a,
-        id,
-        { id: `base/rim-long-${k + 1}`, name: 'long rim', role: 'rim', item: plan.rimItem },
-        [0, y, legHeight],
-        [L, T, rim],
-        'a',
       ),
     );
   for (const [k, x] of [0, L - T].entries())
@@ -63,7 +68,7 @@ export const frameRaisedFloor = (
         a,
         id,
         { id: `base/rim-end-${k + 1}`, name: 'end rim', role: 'rim', item: plan.rimItem },
-        [x, T, legHeight],
+        [x, T, under],
         [T, D - 2 * T, rim],
         't',
       ),
@@ -135,13 +140,15 @@ export const frameRaisedFloor = (
     id,
     name: 'base',
     kind: 'base',
-    face: { origin: [0, 0, top], u: [1, 0, 0], v: [0, 1, 0] },
+    face: { origin: [a.origin[0], a.origin[1], a.origin[2] + top], u: [1, 0, 0], v: [0, 1, 0] },
     flat: false,
     square: { width: L, height: D },
     tapes: [
       {
         title: 'both long rims',
-        parts: ['base/rim-long-1', 'base/rim-long-2'],
+        parts: splitMember(0, L).flatMap((_, i, all) =>
+          [1, 2].map((k) => `base/rim-long-${k}${all.length > 1 ? `-${i + 1}` : ''}`),
+        ),
         length: L,
         marks: [
           { at: 0, side: 'right', what: 'end rim', part: 'base/rim-end-1' },
@@ -151,5 +158,5 @@ export const frameRaisedFloor = (
       },
     ],
   });
-  return { top, joistSpan: D - 2 * T, legs };
+  return { top, joistSpan: D - 2 * T, under, rim };
 };

@@ -4,7 +4,8 @@ import type { EndCut } from '../build/index.ts';
 import { findLumber } from '../stock/index.ts';
 import type { Axes } from './axes.ts';
 import { polyPart, sawAngle } from './makePart.ts';
-import { chooseJoints, WALL } from './frameWall.ts';
+import { chooseJoints } from './chooseJoints.ts';
+import { WALL } from './frameWall.ts';
 import type { Sketch } from './sketch.ts';
 
 const T = 1.5;
@@ -22,19 +23,27 @@ export interface LeanSlope {
   readonly under: (t: number) => number;
   /** Rafter depth measured plumb. */
   readonly plumb: number;
+  /** Depth of the walls that carry it. */
+  readonly wall: number;
 }
 
 /**
  * The slope over plates `high` and `low` (tops) whose outer faces are `depth` apart.
  * The seat is as long as the plate where the cut leaves two thirds of the rafter, else shorter.
  */
-export const leanSlope = (depth: number, high: number, low: number, rafterItem: string): LeanSlope => {
-  const fall = (high - low) / (depth - WALL);
+export const leanSlope = (
+  depth: number,
+  high: number,
+  low: number,
+  rafterItem: string,
+  wall: number = WALL,
+): LeanSlope => {
+  const fall = (high - low) / (depth - wall);
   const rafter = findLumber(rafterItem).width;
   const plumb = rafter * Math.sqrt(1 + fall * fall);
-  const seat = Math.min(WALL, plumb / 3 / fall);
-  const start = WALL - seat;
-  return { depth, high, low, fall, seat, plumb, under: (t) => high - fall * (t - start) };
+  const seat = Math.min(wall, plumb / 3 / fall);
+  const start = wall - seat;
+  return { depth, high, low, fall, seat, plumb, wall, under: (t) => high - fall * (t - start) };
 };
 
 /** Places of rafters, low edges: both ends and on the layout between. */
@@ -60,22 +69,27 @@ export interface LeanRoofPlan {
   readonly front: number;
   readonly back: number;
   readonly joins: string;
+  /** Which plates the rafters sit on; a gable's half has only its low one. */
+  readonly seats?: 'both' | 'low';
+  /** Low edges of the rafters, where they must stand opposite others; else both ends and the layout. */
+  readonly places?: readonly number[];
 }
 
-/** Rafter outline with its two birdsmouths, in (t, z). */
-const rafterRing = (s: LeanSlope, front: number, back: number, notched: boolean): Pt[] => {
+/** Rafter outline with its birdsmouths, in (t, z). */
+const rafterRing = (s: LeanSlope, front: number, back: number, seated: 'both' | 'low' | 'none'): Pt[] => {
   const y0 = -front;
   const y1 = s.depth + back;
-  const seats: Pt[] = notched
-    ? [
-        [WALL - s.seat, s.high],
-        [WALL, s.high],
-        [WALL, s.under(WALL)],
-        [s.depth - s.seat, s.low],
-        [s.depth, s.low],
-        [s.depth, s.under(s.depth)],
-      ]
-    : [];
+  const high: Pt[] = [
+    [s.wall - s.seat, s.high],
+    [s.wall, s.high],
+    [s.wall, s.under(s.wall)],
+  ];
+  const low: Pt[] = [
+    [s.depth - s.seat, s.low],
+    [s.depth, s.low],
+    [s.depth, s.under(s.depth)],
+  ];
+  const seats: Pt[] = seated === 'both' ? [...high, ...low] : seated === 'low' ? low : [];
   return [[y0, s.under(y0)], ...seats, [y1, s.under(y1)], [y1, s.under(y1) + s.plumb], [y0, s.under(y0) + s.plumb]];
 };
 
@@ -86,8 +100,9 @@ const plumbCuts = (s: LeanSlope): EndCut[] =>
 export const frameLeanRafters = (sketch: Sketch, plan: LeanRoofPlan): readonly number[] => {
   const { slope: s } = plan;
   const turn = (-Math.atan(s.fall) * 180) / Math.PI;
-  const places = rafterPlaces(plan.from, plan.to, plan.spacing);
-  const ring = rafterRing(s, plan.front, plan.back, true);
+  const places = plan.places ?? rafterPlaces(plan.from, plan.to, plan.spacing);
+  const seats = plan.seats ?? 'both';
+  const ring = rafterRing(s, plan.front, plan.back, seats);
   const seatText = (what: string): string =>
     `birdsmouth ${what}: seat ${Math.round(s.seat * 16) / 16} in level, heel plumb`;
   places.forEach((a, i) =>
@@ -101,7 +116,10 @@ export const frameLeanRafters = (sketch: Sketch, plan: LeanRoofPlan): readonly n
           role: 'rafter',
           item: plan.rafterItem,
           cuts: plumbCuts(s),
-          notches: [seatText('at the high plate'), seatText('at the low plate')],
+          notches:
+            seats === 'both'
+              ? [seatText('at the high plate'), seatText('at the low plate')]
+              : [seatText('at the plate')],
         },
         'tz',
         ring,
@@ -131,7 +149,7 @@ export const frameOutriggers = (sketch: Sketch, plan: LeanRoofPlan, edges: reado
           cuts: plumbCuts(s),
         },
         'tz',
-        rafterRing(s, plan.front, plan.back, false),
+        rafterRing(s, plan.front, plan.back, 'none'),
         a,
         T,
         { turn },
@@ -152,9 +170,10 @@ export const closeEaves = (
   let area = 0;
   const roofUnder = (t: number): number => s.under(t) + s.plumb;
   for (const [edge, plate, t0] of [
-    ['high', s.high, WALL - T],
+    ['high', s.high, s.wall - T],
     ['low', s.low, s.depth - T],
   ] as const) {
+    if (edge === 'high' && plan.seats === 'low') continue;
     for (let i = 0; i + 1 < places.length; i++) {
       const a = (places[i] as number) + T;
       const wide = (places[i + 1] as number) - a;
@@ -182,7 +201,7 @@ export const closeEaves = (
           [t0, roofUnder(t0)],
         ];
         const high = roofUnder(t0) - plate;
-        const item = high <= 3.5 ? '2x4' : high <= 5.5 ? '2x6' : '2x8';
+        const item = high <= 3.5 ? '2x4' : high <= 5.5 ? '2x6' : high <= 7.25 ? '2x8' : high <= 9.25 ? '2x10' : '2x12';
         sketch.add(
           polyPart(
             axes,
@@ -307,7 +326,7 @@ export const blockRows = (sketch: Sketch, plan: LeanRoofPlan, places: readonly n
     const ring: Pt[] = [at(d - 1.75, -T), at(d + 1.75, -T), at(d + 1.75, 0), at(d - 1.75, 0)];
     // A row that would land on a plate's eave closure is left out; the closure carries the sheet there.
     const t = -plan.front + d * c;
-    if (Math.abs(t - (WALL - T / 2)) < 5 || Math.abs(t - (s.depth - T / 2)) < 5) continue;
+    if (Math.abs(t - (s.wall - T / 2)) < 5 || Math.abs(t - (s.depth - T / 2)) < 5) continue;
     for (let i = 0; i + 1 < places.length; i++) {
       const a = (places[i] as number) + T;
       const wide = (places[i + 1] as number) - a;

@@ -1,7 +1,9 @@
 import fc from 'fast-check';
 import { assignMarks } from '../build/index.ts';
 import { wallAxes } from './axes.ts';
-import { chooseJoints, frameWall, skinWall } from './frameWall.ts';
+import { chooseJoints } from './chooseJoints.ts';
+import { frameWall } from './frameWall.ts';
+import { skinWall } from './skinWall.ts';
 import { headerHeight, layoutOpenings, OPENING_SIDE } from './layoutOpenings.ts';
 import type { OpeningWish, PlacedOpening } from './layoutOpenings.ts';
 import { Sketch } from './sketch.ts';

@@ -1,8 +1,8 @@
 import type { Pt } from '../geometry/index.ts';
-import { rectangle } from '../geometry/index.ts';
 import type { EndCut, Tape, TapeMark } from '../build/index.ts';
 import { findLumber } from '../stock/index.ts';
 import type { Axes } from './axes.ts';
+import { splitMember } from './chooseJoints.ts';
 import { boxPart, polyPart, sawAngle } from './makePart.ts';
 import { headerHeight, OPENING_SIDE } from './layoutOpenings.ts';
 import type { PlacedOpening } from './layoutOpenings.ts';
@@ -28,16 +28,22 @@ export interface WallPlan {
   readonly openings: readonly PlacedOpening[];
   readonly studItem?: string;
   readonly bottomItem?: string;
+  /** A second top plate over the first, joints apart. */
+  readonly doublePlate?: boolean;
+  /** Heights of rows of blocking between the studs, for what is fixed there. */
+  readonly blockRows?: readonly number[];
 }
 
 /** Centres of full-height verticals, where sheets may be joined. */
 export interface FramedWall {
   readonly centres: readonly number[];
+  /** Centres of layout places over openings, where cripples stand. */
+  readonly cripples: readonly number[];
   readonly tape: Tape;
   readonly ceiling: (a: number) => number;
 }
 
-const headerParts = (sketch: Sketch, plan: WallPlan, o: PlacedOpening): void => {
+const headerParts = (sketch: Sketch, plan: WallPlan, o: PlacedOpening, depth: number): void => {
   const { axes, id, name } = plan;
   const z = o.bottom + o.height;
   const length = o.width + 2 * T;
@@ -45,26 +51,28 @@ const headerParts = (sketch: Sketch, plan: WallPlan, o: PlacedOpening): void => 
   const h = headerHeight(o.width);
   const text = { name: `${name} header, ${o.kind}`, role: 'header' as const };
   if (h === T) {
-    sketch.add(
-      boxPart(axes, id, { ...text, id: `${id}/${o.id}/header`, item: '2x4' }, [a, 0, z], [length, WALL, T], 'a'),
-    );
+    const item = plan.studItem ?? '2x4';
+    sketch.add(boxPart(axes, id, { ...text, id: `${id}/${o.id}/header`, item }, [a, 0, z], [length, depth, T], 'a'));
     return;
   }
   const item = h === 3.5 ? '2x4' : '2x6';
-  for (const [k, t] of [0, WALL - T].entries())
+  // A wall of 2×4 takes a pair with a spacer between; a thinner one a single piece.
+  const paired = depth >= 2 * T;
+  for (const [k, t] of (paired ? [0, depth - T] : [0]).entries())
     sketch.add(
       boxPart(axes, id, { ...text, id: `${id}/${o.id}/header-${k + 1}`, item }, [a, t, z], [length, T, h], 'a'),
     );
-  sketch.add(
-    boxPart(
-      axes,
-      id,
-      { id: `${id}/${o.id}/spacer`, name: `${name} header spacer, ${o.kind}`, role: 'spacer', item: 'ply-1/2' },
-      [a, T, z],
-      [length, 0.5, h],
-      'a',
-    ),
-  );
+  if (depth - 2 * T >= 0.5)
+    sketch.add(
+      boxPart(
+        axes,
+        id,
+        { id: `${id}/${o.id}/spacer`, name: `${name} header spacer, ${o.kind}`, role: 'spacer', item: 'ply-1/2' },
+        [a, T, z],
+        [length, 0.5, h],
+        'a',
+      ),
+    );
 };
 
 /**
@@ -78,24 +86,15 @@ export const frameWall = (sketch: Sketch, plan: WallPlan): FramedWall => {
   const angle = Math.atan(slope);
   const plateHigh = T / Math.cos(angle);
   const top = (a: number): number => plan.height + slope * a;
-  const ceiling = (a: number): number => top(a) - plateHigh;
+  const plates = plan.doublePlate && slope === 0 ? 2 : 1;
+  const ceiling = (a: number): number => top(a) - plates * plateHigh;
   const marks: TapeMark[] = [];
   const centres: number[] = [];
+  const uprights: Upright[] = [];
+  const cripples: number[] = [];
   let count = 0;
 
-  sketch.add(
-    boxPart(
-      axes,
-      id,
-      { id: `${id}/bottom-plate`, name: `${name} bottom plate`, role: 'plate', item: plan.bottomItem ?? studItem },
-      [from, 0, 0],
-      [to - from, depth, T],
-      'a',
-    ),
-  );
-  const plate = { id: `${id}/top-plate`, name: `${name} top plate`, role: 'plate' as const, item: studItem };
-  if (slope === 0) sketch.add(boxPart(axes, id, plate, [from, 0, ceiling(0)], [to - from, depth, T], 'a'));
-  else {
+  if (slope !== 0) {
     const cut = sawAngle(angle);
     const cuts: EndCut[] = [
       { end: 'start', kind: 'bevel', angle: cut },
@@ -107,6 +106,7 @@ export const frameWall = (sketch: Sketch, plan: WallPlan): FramedWall => {
       [to, top(to)],
       [from, top(from)],
     ];
+    const plate = { id: `${id}/top-plate`, name: `${name} top plate`, role: 'plate' as const, item: studItem };
     sketch.add(polyPart(axes, id, { ...plate, cuts }, 'az', ring, 0, depth, { turn: (angle * 180) / Math.PI }));
   }
 
@@ -134,6 +134,7 @@ export const frameWall = (sketch: Sketch, plan: WallPlan): FramedWall => {
       ];
       sketch.add(polyPart(axes, id, { ...part, cuts }, 'az', ring, 0, depth, { turn: 90 }));
     }
+    uprights.push({ a, from: z0, to: z1 === 'plate' ? Math.min(ceiling(a), ceiling(a + T)) : z1 });
     if (role !== 'cripple' || z0 <= T + 1e-9) marks.push({ at: a - from, side: 'right', what: role, part: part.id });
     if (z1 === 'plate' && z0 <= T + 1e-9 && role !== 'jack') centres.push(a + T / 2);
   };
@@ -147,7 +148,7 @@ export const frameWall = (sketch: Sketch, plan: WallPlan): FramedWall => {
     vertical(right + T, T, 'plate', 'king', `king stud, ${o.kind}`);
     vertical(o.left - T, T, head, 'jack', `jack stud, ${o.kind}`);
     vertical(right, T, head, 'jack', `jack stud, ${o.kind}`);
-    headerParts(sketch, plan, o);
+    headerParts(sketch, plan, o, depth);
     if (o.bottom > T + 0.01)
       sketch.add(
         boxPart(
@@ -177,6 +178,7 @@ export const frameWall = (sketch: Sketch, plan: WallPlan): FramedWall => {
       continue;
     }
     if (a < inOpening.left || a + T > inOpening.left + inOpening.width) continue;
+    cripples.push(a + T / 2);
     const headTop = inOpening.bottom + inOpening.height + headerHeight(inOpening.width);
     if (ceiling(a) - headTop > 0.5 && ceiling(a + T) - headTop > 0.5)
       vertical(a, headTop, 'plate', 'cripple', `cripple over ${inOpening.kind}`);
@@ -184,93 +186,82 @@ export const frameWall = (sketch: Sketch, plan: WallPlan): FramedWall => {
       vertical(a, T, inOpening.bottom - T, 'cripple', `cripple under ${inOpening.kind}`);
   }
   marks.sort((p, q) => p.at - q.at);
+  centres.sort((p, q) => p - q);
+  const level = (what: 'bottom' | 'top' | 'upper', z: number, item: string): string[] => {
+    // A long plate is joined over a stud; the upper one of a pair a stud further on.
+    const pieces = splitMember(from, to, what === 'upper' ? centres.filter((c) => c < to - 40) : centres);
+    return pieces.map(([a, b], i) => {
+      const pieceId = `${id}/${what}-plate${pieces.length > 1 ? `-${i + 1}` : ''}`;
+      sketch.add(
+        boxPart(
+          axes,
+          id,
+          { id: pieceId, name: `${name} ${what} plate`, role: 'plate', item },
+          [a, 0, z],
+          [b - a, depth, T],
+          'a',
+        ),
+      );
+      return pieceId;
+    });
+  };
+  const marked = level('bottom', 0, plan.bottomItem ?? studItem);
+  if (slope === 0) marked.push(...level('top', ceiling(0), studItem));
+  if (plates === 2) level('upper', ceiling(0) + T, studItem);
+  for (const z of plan.blockRows ?? []) frameBlockRow(sketch, plan, uprights, z, depth);
   const tape: Tape = {
     title: slope === 0 ? 'both plates' : 'bottom plate',
-    parts: slope === 0 ? [`${id}/bottom-plate`, `${id}/top-plate`] : [`${id}/bottom-plate`],
+    parts: marked,
     length: to - from,
     marks,
   };
-  return { centres: [...centres].sort((p, q) => p - q), tape, ceiling };
+  return { centres, cripples, tape, ceiling };
 };
 
-/** Where a run of `size` inches is joined: at the farthest candidate within `sheet` of the last joint. */
-export const chooseJoints = (from: number, to: number, sheet: number, candidates: readonly number[]): number[] => {
-  const joints = [from];
-  let last = from;
-  while (to - last > sheet + 1e-6) {
-    const next =
-      candidates.filter((c) => c > last + 1 && c <= last + sheet + 1e-6 && c < to - 1e-6).pop() ?? last + sheet;
-    joints.push(next);
-    last = next;
-  }
-  return [...joints, to];
-};
-
-/** A skin of sheets outside a framed wall. */
-export interface SkinPlan {
-  readonly id: string;
-  readonly name: string;
-  readonly axes: Axes;
+interface Upright {
+  readonly a: number;
   readonly from: number;
   readonly to: number;
-  readonly bottom: number;
-  readonly top: (a: number) => number;
-  readonly item: string;
-  readonly thickness: number;
-  readonly sheet: number;
-  readonly centres: readonly number[];
-  readonly openings: readonly PlacedOpening[];
 }
 
-/** Covers a wall with sheets joined on studs, openings cut out on the bench. */
-export const skinWall = (sketch: Sketch, plan: SkinPlan): void => {
-  const joints = chooseJoints(plan.from, plan.to, plan.sheet, plan.centres);
-  for (let i = 0; i + 1 < joints.length; i++) {
-    const a = joints[i] as number;
-    const b = joints[i + 1] as number;
-    const ring: Pt[] = [
-      [a, plan.bottom],
-      [b, plan.bottom],
-      [b, plan.top(b)],
-      [a, plan.top(a)],
-    ];
-    const holes = plan.openings
-      .filter((o) => o.left >= a - 1e-6 && o.left + o.width <= b + 1e-6)
-      .map((o) => rectangle(o.left, o.bottom, o.left + o.width, o.bottom + o.height));
+/** Blocks between neighbouring uprights with their middle at a height, left out where an opening or its header is. */
+const frameBlockRow = (
+  sketch: Sketch,
+  plan: WallPlan,
+  uprights: readonly Upright[],
+  z: number,
+  depth: number,
+): void => {
+  const standing = uprights
+    .filter((u) => u.from < z - T / 2 - 1e-9 && u.to > z + T / 2 + 1e-9)
+    .sort((p, q) => p.a - q.a);
+  standing.slice(1).forEach((right, i) => {
+    const a = (standing[i] as Upright).a + T;
+    const wide = right.a - a;
+    const inWay = plan.openings.some(
+      (o) =>
+        a < o.left + o.width + T - 1e-6 &&
+        right.a > o.left - T + 1e-6 &&
+        z + T / 2 > o.bottom - T - 1e-6 &&
+        z - T / 2 < o.bottom + o.height + headerHeight(o.width) + 1e-6,
+    );
+    if (wide < 1 || inWay) return;
     sketch.add(
-      polyPart(
+      boxPart(
         plan.axes,
         plan.id,
-        { id: `${plan.id}/skin-${i + 1}`, name: `${plan.name} siding`, role: 'siding', item: plan.item },
-        'az',
-        ring,
-        -plan.thickness,
-        plan.thickness,
-        { holes, grain: 'v' },
+        {
+          id: `${plan.id}/block-${z}-${i + 1}`,
+          name: `${plan.name} blocking`,
+          role: 'blocking',
+          item: plan.studItem ?? '2x4',
+          fit: 'measure in place',
+          tolerance: 0.125,
+        },
+        [a, 0, z - T / 2],
+        [wide, depth, T],
+        'a',
       ),
     );
-  }
-};
-
-/** Mesh over a wall's outside, one piece, cut out at doors. */
-export const meshWall = (sketch: Sketch, plan: Omit<SkinPlan, 'sheet' | 'centres'>): void => {
-  const ring: Pt[] = [
-    [plan.from, plan.bottom],
-    [plan.to, plan.bottom],
-    [plan.to, plan.top(plan.to)],
-    [plan.from, plan.top(plan.from)],
-  ];
-  const holes = plan.openings.map((o) => rectangle(o.left, o.bottom, o.left + o.width, o.bottom + o.height));
-  sketch.add(
-    polyPart(
-      plan.axes,
-      plan.id,
-      { id: `${plan.id}/mesh`, name: `${plan.name} mesh`, role: 'mesh', item: plan.item },
-      'az',
-      ring,
-      -plan.thickness,
-      plan.thickness,
-      { holes },
-    ),
-  );
+  });
 };

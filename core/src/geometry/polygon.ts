@@ -81,3 +81,19 @@ export const rectangle = (x0: number, y0: number, x1: number, y1: number): Pt[] 
   [x1, y1],
   [x0, y1],
 ];
+
+/** The part of a convex ring where `normal · p` is at most `limit`; empty when none of it is. */
+export const clipBelow = (ring: readonly Pt[], normal: Pt, limit: number): Pt[] => {
+  const out: Pt[] = [];
+  const side = (p: Pt): number => p[0] * normal[0] + p[1] * normal[1] - limit;
+  ring.forEach((p, i) => {
+    const q = ring[(i + 1) % ring.length] as Pt;
+    const [d, e] = [side(p), side(q)];
+    if (d <= 1e-9) out.push(p);
+    if ((d < -1e-9 && e > 1e-9) || (d > 1e-9 && e < -1e-9)) {
+      const k = d / (d - e);
+      out.push([p[0] + (q[0] - p[0]) * k, p[1] + (q[1] - p[1]) * k]);
+    }
+  });
+  return out;
+};

@@ -1,5 +1,5 @@
 /** What a piece is cut from. Sizes in inches, weights in pounds, prices in whole cents. */
-export type ItemKind = 'lumber' | 'sheet' | 'mesh' | 'roofing' | 'hardware';
+export type ItemKind = 'lumber' | 'sheet' | 'mesh' | 'roofing' | 'piece' | 'hardware';
 
 interface ItemBase {
   readonly key: string;
@@ -72,7 +72,29 @@ export interface Hardware extends ItemBase {
   readonly pack: number;
 }
 
-export type StockItem = Lumber | Sheet | Mesh | Roofing | Hardware;
+/** Stock that is neither a stick nor a sheet: pipe, panels, tarp, block. */
+export interface Piece extends ItemBase {
+  readonly kind: 'piece';
+  readonly thickness: number;
+  readonly width: number;
+  readonly length: number;
+  /** Pounds: see each entry's unit in `PIECE_UNIT`. */
+  readonly weight: number;
+  readonly cost: number;
+}
+
+/** What a piece is weighed and bought by. */
+export const PIECE_UNIT: Readonly<Record<string, 'foot' | 'each' | 'area'>> = {
+  'pvc-3/4': 'foot',
+  'stock-panel': 'each',
+  tarp: 'area',
+  'clear-1/8': 'area',
+  'block-8': 'each',
+  'pole-1-3/8': 'foot',
+  'pipe-1': 'foot',
+};
+
+export type StockItem = Lumber | Sheet | Mesh | Roofing | Piece | Hardware;
 
 const FT = 12;
 const lengths = (perFoot: number, feet: readonly number[]): StockLength[] =>
@@ -124,11 +146,13 @@ export const LUMBER: readonly Lumber[] = [
   lumber('2x8', 1.5, 7.25, [2, 8], 116),
   lumber('2x10', 1.5, 9.25, [2, 10], 158),
   lumber('2x12', 1.5, 11.25, [2, 12], 205),
+  lumber('rough-1x8', 1, 8, [1, 8], 92, [8, 10, 12], { name: 'rough-sawn 1×8', gravity: SPF }),
   lumber('4x4', 3.5, 3.5, [4, 4], 140, [8, 10, 12]),
   lumber('2x3-pt', 1.5, 2.5, [2, 3], 62, [8], treated),
   lumber('2x4-pt', 1.5, 3.5, [2, 4], 74, [8, 10, 12, 16], treated),
   lumber('2x6-pt', 1.5, 5.5, [2, 6], 112, [8, 10, 12, 16], treated),
   lumber('2x8-pt', 1.5, 7.25, [2, 8], 150, [8, 10, 12, 16], treated),
+  lumber('2x10-pt', 1.5, 9.25, [2, 10], 198, [8, 10, 12, 16], treated),
   lumber('4x4-pt', 3.5, 3.5, [4, 4], 165, [8, 10, 12], treated),
   lumber('4x6-pt', 3.5, 5.5, [4, 6], 260, [8, 10, 12], treated),
   lumber('6x6-pt', 5.5, 5.5, [6, 6], 410, [8, 10, 12], treated),
@@ -181,6 +205,29 @@ export const SHEETS: readonly Sheet[] = [
     cost: 4900,
     grain: true,
   },
+];
+
+/** Bent stock, covers, concrete and clear panels: sold by the piece, drawn like any part. */
+const piece = (
+  key: string,
+  name: string,
+  thickness: number,
+  width: number,
+  length: number,
+  weight: number,
+  cost: number,
+): Piece => ({ key, name, kind: 'piece', thickness, width, length, weight, cost });
+
+/** Weights are makers' usual figures (common practice, no source). */
+export const PIECES: readonly Piece[] = [
+  // Pounds a foot of length for pipe; by the piece for block and panel; by the square foot for tarp and clear sheet.
+  piece('pvc-3/4', '¾ in PVC pipe, 10 ft', 1.05, 1.05, 120, 0.21, 490),
+  piece('stock-panel', 'livestock panel 50 in × 16 ft', 0.25, 50, 192, 35, 3400),
+  piece('tarp', 'heavy tarp', 1 / 32, 120, 144, 0.12, 3900),
+  piece('clear-1/8', 'clear polycarbonate, 2 × 4 ft', 0.125, 24, 48, 0.78, 2900),
+  piece('block-8', '8 × 8 × 16 in block', 7.625, 7.625, 15.625, 33, 260),
+  piece('pole-1-3/8', '1⅜ in round pole, 8 ft', 1.375, 1.375, 96, 0.3, 1250),
+  piece('pipe-1', '1 in steel pipe, 4 ft', 1.315, 1.315, 48, 1.68, 1900),
 ];
 
 const rolls = (perSquareFoot: number) =>
@@ -280,10 +327,27 @@ export const HARDWARE: readonly Hardware[] = [
   hardware('axle-bolt', '½ in carriage bolt', 0.45, 310),
   hardware('lag', '⅜ × 3 in lag screw', 0.11, 85),
   hardware('rope', 'pull rope, 6 ft', 0.4, 540),
+  hardware('pipe-strap', 'conduit strap', 0.05, 45, 10),
+  hardware('bungee', 'tarp tie', 0.05, 60, 10),
+  hardware('carriage-bolt', '⅜ in carriage bolt', 0.2, 140, 10),
+  hardware('anchor-bolt', '½ × 8 in anchor bolt', 0.6, 260),
+  hardware('angle-tie', 'corner angle', 0.3, 240),
+  hardware('drip-edge', 'drip edge, 10 ft', 2.2, 980),
+  hardware('ridge-cap', 'ridge cap, 10 ft', 5, 2450),
+  hardware('closure', 'foam closure strip, 3 ft', 0.1, 190),
+  hardware('gutter', 'gutter, 10 ft', 4.5, 1650),
+  hardware('chain', 'hanging chain with hook', 0.8, 490),
+  hardware('nipple', 'drinking nipple', 0.05, 160),
+  hardware('regulator', 'filter and pressure regulator', 1.4, 3900),
+  hardware('feed-tube', '4 in feed tube with port, 6 ft', 6, 4800),
+  hardware('stake', 'ground stake with strap', 2.4, 890),
+  hardware('wheel-lever', 'drop-down wheel lever', 4, 3400),
+  hardware('slip-pin', 'wheel pin with socket', 1.1, 1400),
+  hardware('turn-button', 'turn button', 0.1, 150),
   hardware('motor', 'motor pop door drive', 2.5, 14900),
 ];
 
-export const STOCK: readonly StockItem[] = [...LUMBER, ...SHEETS, ...MESHES, ...ROOFINGS, ...HARDWARE];
+export const STOCK: readonly StockItem[] = [...LUMBER, ...SHEETS, ...MESHES, ...ROOFINGS, ...PIECES, ...HARDWARE];
 const byKey = new Map(STOCK.map((item) => [item.key, item]));
 
 /**
@@ -310,5 +374,7 @@ export const findSheet = (key: string): Sheet => ofKind(key, 'sheet');
 export const findMesh = (key: string): Mesh => ofKind(key, 'mesh');
 /** The roofing of a key; throws when the key is another kind of item. */
 export const findRoofing = (key: string): Roofing => ofKind(key, 'roofing');
+/** The piece of a key; throws when the key is another kind of item. */
+export const findPiece = (key: string): Piece => ofKind(key, 'piece');
 /** The hardware of a key; throws when the key is another kind of item. */
 export const findHardware = (key: string): Hardware => ofKind(key, 'hardware');

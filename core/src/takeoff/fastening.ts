@@ -52,6 +52,21 @@ const FASTENING: Readonly<Record<Role, readonly Fastening[]>> = {
   'pop door': [],
   channel: [{ item: 'screw-1-1/2', each: 4 }],
   wheel: [],
+  ridge: [{ item: 'nail-3', each: 4 }],
+  'gable stud': [{ item: 'nail-3', each: 4 }],
+  gusset: [{ item: 'screw-1-1/2', each: 12 }],
+  collar: [{ item: 'screw-3', each: 4 }],
+  runner: [{ item: 'screw-6', each: 4 }],
+  brace: [{ item: 'screw-3', each: 4 }],
+  hoop: [
+    { item: 'pipe-strap', each: 4 },
+    { item: 'screw-1-1/4', each: 8 },
+  ],
+  handle: [{ item: 'pipe-strap', each: 2 }],
+  block: [],
+  cover: [{ item: 'bungee', everyInches: 48, along: 'edge' }],
+  liner: [{ item: 'screw-1-1/4', everyInches: 12, along: 'edge' }],
+  glazing: [{ item: 'screw-1-1/4', everyInches: 12, along: 'edge' }],
 };
 
 /** Fasteners of one part. */

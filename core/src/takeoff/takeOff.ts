@@ -2,14 +2,24 @@ import { measureBounds } from '../build/index.ts';
 import type { Build, Part } from '../build/index.ts';
 import { planRolls, planSheets, planSticks } from '../cut/index.ts';
 import type { Effort, MeshPlan, SheetPlan, StickDemand, StickPiece, StickPlan, StickStock } from '../cut/index.ts';
-import { findItem, findLumber, LUMBER, MESHES, measureBoardFeet, ROOFINGS, SHEETS } from '../stock/index.ts';
+import {
+  findItem,
+  findLumber,
+  LUMBER,
+  measureBoardFeet,
+  MESHES,
+  PIECE_UNIT,
+  PIECES,
+  ROOFINGS,
+  SHEETS,
+} from '../stock/index.ts';
 import { fastenersOf } from './fastening.ts';
 
 /** One line of what to buy. */
 export interface TakeoffLine {
   readonly item: string;
   readonly name: string;
-  readonly kind: 'lumber' | 'sheet' | 'mesh' | 'roofing' | 'hardware';
+  readonly kind: 'lumber' | 'sheet' | 'mesh' | 'roofing' | 'piece' | 'hardware';
   /** What is bought, in words: `8 ft`, `4 × 8 ft`, `36 in × 50 ft`, `each`. */
   readonly size: string;
   readonly quantity: number;
@@ -113,6 +123,7 @@ export const takeOff = (build: Build, effort: Effort = 'full'): Takeoff => {
   });
   for (const { first, n } of count(roofPlan.sticks, (s) => `${s.item}|${s.length}`).values())
     add(first.item, `36 in × ${feet(first.length)}`, n, first.cost);
+  for (const line of piecesOf(parts)) add(line.item, line.size, line.quantity, line.each);
   const hardware = new Map<string, number>();
   const use = (item: string, n: number): void => void hardware.set(item, (hardware.get(item) ?? 0) + n);
   for (const p of parts) {
@@ -144,6 +155,35 @@ export const takeOff = (build: Build, effort: Effort = 'full'): Takeoff => {
     waste: stickCost + sheetCost > 0 ? lost / (stickCost + sheetCost) : 0,
   };
 };
+
+/** Pipe by the length, panels and block by the piece, tarp and clear panels by the sheet that each needs. */
+const piecesOf = (parts: readonly Part[]): { item: string; size: string; quantity: number; each: number }[] =>
+  PIECES.flatMap((piece) => {
+    const mine = parts.filter((p) => p.item === piece.key);
+    if (mine.length === 0) return [];
+    const by = PIECE_UNIT[piece.key];
+    if (by === 'each') return [{ item: piece.key, size: 'each', quantity: mine.length, each: piece.cost }];
+    if (by === 'foot') {
+      const plan = planSticks({
+        kerf: KERF,
+        endTrim: 0,
+        stock: [{ item: piece.key, length: piece.length, cost: piece.cost, quantity: null }],
+        // A piece longer than the pipe is coupled from whole lengths and a rest.
+        pieces: mine.flatMap((p) => {
+          const whole = Math.floor((p.length - 1e-6) / piece.length);
+          return [
+            ...(whole > 0 ? [{ id: `${p.id}/whole`, item: piece.key, length: piece.length, quantity: whole }] : []),
+            { id: p.id, item: piece.key, length: p.length - whole * piece.length, quantity: 1 },
+          ];
+        }),
+      });
+      return [{ item: piece.key, size: feet(piece.length), quantity: plan.sticks.length, each: piece.cost }];
+    }
+    const sheets = mine.reduce((n, p) => n + Math.ceil((p.length * p.width) / (piece.length * piece.width) - 1e-6), 0);
+    return [
+      { item: piece.key, size: `${feet(piece.width)} × ${feet(piece.length)}`, quantity: sheets, each: piece.cost },
+    ];
+  });
 
 /** Outside size of a build in inches, for trailers and gates. */
 export const outsideSize = (build: Build): readonly [number, number, number] =>

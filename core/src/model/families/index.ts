@@ -1,9 +1,11 @@
 import type { Family } from '../family.ts';
 import { lowPen } from './low-pen/index.ts';
+import { raisedGable } from './raised-gable/index.ts';
 import { raisedLeanTo } from './raised-lean-to/index.ts';
+import { skidHouse } from './skid-house/index.ts';
 
 /** Every family, in the order in which they are offered. */
-export const FAMILIES: readonly Family[] = [lowPen, raisedLeanTo];
+export const FAMILIES: readonly Family[] = [lowPen, raisedLeanTo, raisedGable, skidHouse];
 
 /** The family of a key, if there is one. */
 export const findFamily = (key: string): Family | undefined => FAMILIES.find((f) => f.key === key);

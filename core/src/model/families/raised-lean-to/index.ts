@@ -1,3 +1,4 @@
+import { HOUSE_CARRIES } from '../../family.ts';
 import type { Family } from '../../family.ts';
 import { frameLeanTo } from './frame.ts';
 import { leanToParams } from './params.ts';
@@ -9,7 +10,9 @@ export const raisedLeanTo: Family = {
   title: 'Raised lean-to house',
   purpose:
     'A house on legs under one slope: nests outside, people door, window, pop door, and a run beside it if wanted.',
+  movable: false,
+  carries: HOUSE_CARRIES,
   schema: 2,
   params: leanToParams,
-  frame: (params) => frameLeanTo(params as unknown as LeanToParams),
+  frame: (params, fittings = []) => frameLeanTo(params as unknown as LeanToParams, fittings),
 };

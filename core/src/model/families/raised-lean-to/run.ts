@@ -184,7 +184,7 @@ export const frameRun = (
       name: 'run gate',
       axes,
       opening: gate,
-      skin: { item: p.runMesh, thickness: m, mesh: true },
+      skin: { item: p.runMesh, thickness: m, role: 'mesh' },
       joins: id,
     }).clearHeight;
   }

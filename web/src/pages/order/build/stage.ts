@@ -52,6 +52,9 @@ const COLOURS: Readonly<Record<string, string>> = {
   mesh: '#8C948D',
   metal: '#AEB7B4',
   fitting: '#5B6760',
+  glass: '#C9DAD6',
+  cloth: '#7C8C6E',
+  concrete: '#C4C3BB',
 };
 
 const shapeOf = (part: Part): ExtrudeGeometry => {

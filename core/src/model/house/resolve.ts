@@ -1,6 +1,6 @@
-import { WALL } from '../../../frame/index.ts';
-import type { Sketch } from '../../../frame/index.ts';
-import type { LeanToParams } from './params.ts';
+import { WALL } from '../../frame/index.ts';
+import type { Sketch } from '../../frame/index.ts';
+import type { HouseParams } from './types.ts';
 
 /** Steepest and flattest slope that one rafter with birdsmouths carries here, rise over run. */
 const STEEPEST = 10 / 12;
@@ -12,10 +12,10 @@ const CLEAT = 1;
 
 const half = (n: number): number => Math.floor(n * 2) / 2;
 
-/** Brings parameters that contradict each other together, noting each change as a stop. */
-export const resolveLeanTo = (sketch: Sketch, p: LeanToParams): LeanToParams => {
+/** Keeps the low wall of a lean-to roof within what its rafters can do, noting a change as a stop. */
+export const resolveLowWall = (sketch: Sketch, p: { depth: number; highWall: number; lowWall: number }): number => {
   const span = p.depth - WALL;
-  let { lowWall, roostBars, roostHeight } = p;
+  let { lowWall } = p;
   const most = half(p.highWall - span * FLATTEST);
   const least = Math.ceil((p.highWall - span * STEEPEST) * 2) / 2;
   if (lowWall > most) {
@@ -38,7 +38,13 @@ export const resolveLeanTo = (sketch: Sketch, p: LeanToParams): LeanToParams => 
       fix: { label: `Make the low wall ${least}″`, patch: { lowWall: least } },
     });
   }
-  const inside = p.depth - 2 * WALL;
+  return lowWall;
+};
+
+/** Keeps the roosts within the room under `lowest`, the lower plate, noting changes as stops. */
+export const resolveRoosts = <P extends HouseParams>(sketch: Sketch, p: P, lowest: number, wall: number = WALL): P => {
+  let { roostBars, roostHeight } = p;
+  const inside = p.depth - 2 * wall;
   const fits = Math.max(0, Math.floor((inside - CLEAT) / (ROOST_CLEAR + BAR)));
   if (roostBars > fits) {
     roostBars = fits;
@@ -50,7 +56,7 @@ export const resolveLeanTo = (sketch: Sketch, p: LeanToParams): LeanToParams => 
       fix: { label: fits === 1 ? 'Make it 1 bar' : `Make it ${fits} bars`, patch: { roostBars: fits } },
     });
   }
-  const highest = half(lowWall - 10);
+  const highest = half(lowest - 10);
   if (roostBars > 0 && roostHeight > highest) {
     roostHeight = highest;
     sketch.note({
@@ -61,5 +67,5 @@ export const resolveLeanTo = (sketch: Sketch, p: LeanToParams): LeanToParams => 
       fix: { label: `Set them at ${highest}″`, patch: { roostHeight: highest } },
     });
   }
-  return { ...p, lowWall, roostBars, roostHeight };
+  return { ...p, roostBars, roostHeight };
 };

@@ -1,0 +1,36 @@
+/**
+ * Where a run is joined: at the farthest candidate within `sheet` of the last joint, else at the farthest of the second choice,
+ * else a whole sheet on. Ends included.
+ */
+export const chooseJoints = (
+  from: number,
+  to: number,
+  sheet: number,
+  candidates: readonly number[],
+  second: readonly number[] = [],
+): number[] => {
+  const joints = [from];
+  let last = from;
+  while (to - last > sheet + 1e-6) {
+    const farthest = (list: readonly number[]): number | undefined =>
+      list.filter((c) => c > last + 1 && c <= last + sheet + 1e-6 && c < to - 1e-6).pop();
+    const next = farthest(candidates) ?? farthest(second) ?? last + sheet;
+    joints.push(next);
+    last = next;
+  }
+  return [...joints, to];
+};
+
+/** Longest stick of framing lumber that every yard keeps: 16 ft. */
+export const LONGEST_STICK = 192;
+
+/** The pieces of a long member as `[from, to]`: one where a stick is long enough, else joined over the candidates. */
+export const splitMember = (
+  from: number,
+  to: number,
+  candidates: readonly number[] = [],
+  most: number = LONGEST_STICK,
+): (readonly [number, number])[] => {
+  const joints = chooseJoints(from, to, most, candidates);
+  return joints.slice(1).map((b, i) => [joints[i] as number, b] as const);
+};

@@ -1,0 +1,166 @@
+import { findItem, findLumber, findSheet } from '../stock/index.ts';
+import { chooseJoints } from './chooseJoints.ts';
+import type { PlacedOpening } from './layoutOpenings.ts';
+import { polyPart } from './makePart.ts';
+import { rectOf, skinRing, skinWall, stripRings } from './skinWall.ts';
+import type { SkinPlan } from './skinWall.ts';
+import type { Sketch } from './sketch.ts';
+
+/** A way to clad a wall. Fittings are fixed against its `thickness`; battens stand out beyond that and keep clear of them. */
+export interface Cladding {
+  readonly key: string;
+  readonly kind: 'sheets' | 'boards';
+  readonly item: string;
+  readonly thickness: number;
+  /** Width of a sheet, or of a board. */
+  readonly width: number;
+  /** Open joint between boards, or distance between battens on sheets. */
+  readonly gap: number;
+  readonly batten?: { readonly item: string; readonly width: number; readonly spacing?: number };
+  /** Sheet that a door in this wall is skinned with. */
+  readonly leaf: string;
+}
+
+const BATTEN = 0.75;
+/** Open joint of board and batten: lets the boards move, closed by the batten over it. Common practice, no source. */
+const OPEN_JOINT = 0.375;
+
+/**
+ * The cladding of a key: a sheet's own key, `board-batten`, `rough-boards`, or `batten-strips` on plywood.
+ * @throws Error when the key is no sheet and no such name
+ */
+export const cladding = (key: string): Cladding => {
+  if (key === 'board-batten')
+    return {
+      key,
+      kind: 'boards',
+      item: '1x8',
+      thickness: findLumber('1x8').thickness,
+      width: findLumber('1x8').width,
+      gap: OPEN_JOINT,
+      batten: { item: '1x3', width: 2.5 },
+      leaf: 'ply-1/2',
+    };
+  if (key === 'rough-boards') {
+    const board = findLumber('rough-1x8');
+    // Full size and green, laid tight with one centre nail: they open as they dry.
+    return {
+      key,
+      kind: 'boards',
+      item: board.key,
+      thickness: board.thickness,
+      width: board.width,
+      gap: 0,
+      leaf: 'ply-1/2',
+    };
+  }
+  const sheet = findSheet(key === 'batten-strips' ? 'ply-1/2' : key);
+  return {
+    key,
+    kind: 'sheets',
+    item: sheet.key,
+    thickness: sheet.thickness,
+    width: sheet.width,
+    gap: 0,
+    ...(key === 'batten-strips' ? { batten: { item: '1x2', width: 1.5, spacing: 16 } } : {}),
+    leaf: sheet.key,
+  };
+};
+
+/** What a wall's cladding is cut to. */
+export interface CladPlan extends Omit<SkinPlan, 'item' | 'thickness' | 'sheet'> {
+  readonly cladding: Cladding;
+  /** Top of the battens, where it is lower than the boards'. */
+  readonly battenTop?: (a: number) => number;
+}
+
+const EPS = 1e-6;
+
+/** Where battens keep clear of what is fixed over an opening. */
+const clearOf = (o: PlacedOpening) => {
+  const r = rectOf(o);
+  if (o.kind === 'pop door') return { left: r.left - 4, right: r.right + 4, bottom: -1000, top: 1000 };
+  if (o.kind === 'nest') return { left: r.left - 2, right: r.right + 2, bottom: r.bottom - 6, top: r.top + 3 };
+  return r;
+};
+
+/** Clads a framed wall with sheets or boards. Gives the places along it where sheets are joined. */
+export const cladWall = (sketch: Sketch, plan: CladPlan): number[] => {
+  const { cladding: c, axes, id, name } = plan;
+  const joints: number[] = [];
+  const seams: number[] = [];
+  if (c.kind === 'sheets') {
+    skinWall(sketch, { ...plan, item: c.item, thickness: c.thickness, sheet: c.width });
+    joints.push(...chooseJoints(plan.from, plan.to, c.width, plan.centres, plan.cripples).slice(1, -1));
+    if (c.batten?.spacing)
+      for (let a = plan.from + c.batten.spacing; a < plan.to - 4; a += c.batten.spacing) seams.push(a);
+  } else {
+    const pitch = c.width + c.gap;
+    let n = 0;
+    for (let a = plan.from; a < plan.to - EPS; a += pitch) {
+      // A last sliver is taken off the board before it.
+      const last = plan.to - a - pitch < 2;
+      const b = last ? plan.to : a + c.width;
+      const parts =
+        b - a > c.width + EPS
+          ? [
+              [a, a + (b - a - c.gap) / 2],
+              [b - (b - a - c.gap) / 2, b],
+            ]
+          : [[a, b]];
+      for (const [p, q] of parts as [number, number][]) {
+        for (const piece of stripRings(skinRing(plan, p, q), p, q, plan.openings.map(rectOf)))
+          sketch.add(
+            polyPart(
+              axes,
+              id,
+              {
+                id: `${id}/board-${++n}`,
+                name: `${name} board`,
+                role: 'siding',
+                item: c.item,
+                ...(q - p < c.width - EPS ? { rip: Math.round((q - p) * 16) / 16 } : {}),
+              },
+              'az',
+              piece.ring,
+              -c.thickness,
+              c.thickness,
+              { turn: 90, holes: piece.holes },
+            ),
+          );
+        if (q < plan.to - EPS) seams.push(q + c.gap / 2);
+      }
+      if (last) break;
+    }
+  }
+  if (c.batten) {
+    const { width, item } = c.batten;
+    const top = plan.battenTop ?? plan.top;
+    let n = 0;
+    for (const at of seams) {
+      const [p, q] = [at - width / 2, at + width / 2];
+      if (p < plan.from + 3.5 || q > plan.to - 3.5) continue;
+      if (plan.openings.some((o) => clearOf(o).left < q && clearOf(o).right > p && clearOf(o).bottom < -900)) continue;
+      for (const piece of stripRings(skinRing({ ...plan, top }, p, q), p, q, plan.openings.map(clearOf)))
+        sketch.add(
+          polyPart(
+            axes,
+            id,
+            { id: `${id}/batten-${++n}`, name: `${name} batten`, role: 'batten', item },
+            'az',
+            piece.ring,
+            -c.thickness - BATTEN,
+            BATTEN,
+            { turn: 90, holes: piece.holes },
+          ),
+        );
+    }
+  }
+  return joints;
+};
+
+/** How far a cladding stands out in all, battens included. */
+export const claddingDepth = (c: Cladding): number => c.thickness + (c.batten ? BATTEN : 0);
+
+/** Whether an item of cladding is cut from sticks. */
+export const isBoard = (item: string): boolean => findItem(item).kind === 'lumber';

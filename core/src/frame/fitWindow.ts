@@ -1,0 +1,82 @@
+import { faceOf } from './axes.ts';
+import type { Axes } from './axes.ts';
+import { DOOR_GAP, frameLeaf } from './fitDoor.ts';
+import { WALL } from './frameWall.ts';
+import type { PlacedOpening } from './layoutOpenings.ts';
+import { boxPart } from './makePart.ts';
+import type { Sketch } from './sketch.ts';
+
+/** How far window mesh laps its opening, so that it ends before a corner. */
+const LAP = 1;
+const CLEAR = { item: 'clear-1/8', thickness: 0.125, role: 'glazing' } as const;
+
+/**
+ * A window or vent in its framed opening: mesh from the inside over it, and for the glazed kinds one sash hung at its top or two
+ * that slide past each other.
+ */
+export const fitWindow = (
+  sketch: Sketch,
+  plan: {
+    readonly id: string;
+    readonly name: string;
+    readonly axes: Axes;
+    readonly opening: PlacedOpening;
+    readonly mesh: { readonly key: string; readonly thickness: number };
+    readonly joins: string;
+    readonly style: 'mesh' | 'sliding' | 'top-hung';
+    /** Depth of the wall's framing. */
+    readonly wall?: number;
+  },
+): void => {
+  const { axes, id, name, opening: o, mesh } = plan;
+  const wall = plan.wall ?? WALL;
+  sketch.add(
+    boxPart(
+      axes,
+      id,
+      { id: `${id}/mesh`, name: `${name} mesh`, role: 'mesh', item: mesh.key },
+      [o.left - LAP, wall, o.bottom - LAP],
+      [o.width + 2 * LAP, mesh.thickness, o.height + 2 * LAP],
+      'a',
+    ),
+  );
+  const a = o.left + DOOR_GAP;
+  const z = o.bottom + DOOR_GAP;
+  const wide = o.width - 2 * DOOR_GAP;
+  const high = o.height - 2 * DOOR_GAP;
+  if (plan.style === 'top-hung') {
+    frameLeaf(sketch, { id, name: `${name} sash`, axes, skin: CLEAR }, '', a, z, wide, high);
+    sketch.hardware('hinge', 2, name);
+    sketch.hardware('latch', 1, name);
+  }
+  if (plan.style === 'sliding') {
+    // Each sash laps the other by its stile.
+    const leaf = wide / 2 + 0.75;
+    frameLeaf(sketch, { id, name: `${name} sash`, axes, skin: CLEAR }, 'left-', a, z, leaf, high);
+    frameLeaf(
+      sketch,
+      { id, name: `${name} sash`, axes, skin: CLEAR, inset: 1 },
+      'right-',
+      a + wide - leaf,
+      z,
+      leaf,
+      high,
+    );
+    sketch.hardware('latch', 1, name);
+  }
+  sketch.assembly({
+    id,
+    name,
+    kind: 'fittings',
+    face: faceOf(axes, o.left, wall, o.bottom),
+    flat: false,
+    tapes: [],
+    joins: {
+      to: plan.joins,
+      how:
+        plan.style === 'mesh'
+          ? 'mesh from the inside over the opening, stapled every 3″ under battens'
+          : 'mesh from the inside over the opening, then the sash with an even ⅛″ gap',
+    },
+  });
+};

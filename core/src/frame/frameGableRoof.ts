@@ -1,0 +1,139 @@
+import { findLumber } from '../stock/index.ts';
+import { polyPart, boxPart, sawAngle } from './makePart.ts';
+import { splitMember } from './chooseJoints.ts';
+import { WALL } from './frameWall.ts';
+import type { LeanSlope } from './frameLeanRoof.ts';
+import type { Axes } from './axes.ts';
+import type { Pt } from '../geometry/index.ts';
+import type { Sketch } from './sketch.ts';
+
+const T = 1.5;
+
+/**
+ * One half of a gable roof as a lean-to slope: seen from the far wall, it falls from the ridge in the middle (t = depth / 2) to
+ * the plate at t = depth. Both halves are alike, so the same slope serves front and back.
+ * @param plate top of both side walls' plates
+ * @param pitch rise in inches per 12 of run
+ */
+export const gableSlope = (
+  depth: number,
+  plate: number,
+  pitch: number,
+  rafterItem: string,
+  wall: number = WALL,
+): LeanSlope => {
+  const fall = pitch / 12;
+  const plumb = findLumber(rafterItem).width * Math.sqrt(1 + fall * fall);
+  const seat = Math.min(wall, plumb / 3 / fall);
+  const under = (t: number): number => plate + fall * (depth - seat - t);
+  return { depth, high: under(depth / 2), low: plate, fall, seat, plumb, wall, under };
+};
+
+/** Half a ridge board's thickness. */
+export const RIDGE_HALF = T / 2;
+
+/** The ridge of a gable slope: its lumber, top and underside. */
+export const ridgeOf = (s: LeanSlope): { readonly item: string; readonly top: number; readonly bottom: number } => {
+  const top = s.under(s.depth / 2 + RIDGE_HALF) + s.plumb;
+  const item = s.plumb <= 5.5 ? '2x6' : s.plumb <= 7.25 ? '2x8' : '2x10';
+  return { item, top, bottom: top - findLumber(item).width };
+};
+
+/** The ridge board between the rafter pairs, joined over rafters where no stick is long enough. Front's directions. */
+export const frameRidge = (
+  sketch: Sketch,
+  axes: Axes,
+  id: string,
+  s: LeanSlope,
+  from: number,
+  to: number,
+  candidates: readonly number[],
+): void => {
+  const ridge = ridgeOf(s);
+  splitMember(from, to, candidates).forEach(([a, b], i) =>
+    sketch.add(
+      boxPart(
+        axes,
+        id,
+        { id: `${id}/ridge-${i + 1}`, name: 'ridge board', role: 'ridge', item: ridge.item },
+        [a, s.depth / 2 - RIDGE_HALF, ridge.bottom],
+        [b - a, T, ridge.top - ridge.bottom],
+        'a',
+      ),
+    ),
+  );
+};
+
+/**
+ * Studs between an end wall's plate and its end rafters, laid flat so that the siding is nailed on their wide face; one under
+ * the ridge, and one behind every joint of the sheets.
+ * @param centres where studs are wished, along the wall; those that must stand come first
+ */
+export const frameGableStuds = (
+  sketch: Sketch,
+  plan: {
+    readonly id: string;
+    readonly name: string;
+    readonly axes: Axes;
+    readonly slope: LeanSlope;
+    readonly plate: number;
+    readonly centres: readonly number[];
+  },
+): void => {
+  const { slope: s, axes, id, plate } = plan;
+  const wide = 3.5;
+  const under = (a: number): number => s.under(Math.max(a, s.depth - a));
+  const ridge = ridgeOf(s);
+  const angle = sawAngle(Math.atan(s.fall));
+  const taken: number[] = [];
+  let n = 0;
+  for (const c of plan.centres) {
+    if (taken.some((t) => Math.abs(t - c) < wide + 0.5)) continue;
+    const a = c - wide / 2;
+    const b = c + wide / 2;
+    const middle = s.depth / 2;
+    const crosses = a < middle + RIDGE_HALF && b > middle - RIDGE_HALF;
+    const low = Math.min(under(a), under(b), crosses ? ridge.bottom : Infinity);
+    if (low - plate < 2) continue;
+    taken.push(c);
+    const text = { id: `${id}/gable-stud-${++n}`, name: `${plan.name} gable stud`, role: 'stud' as const, item: '2x4' };
+    if (crosses) {
+      sketch.add(
+        boxPart(
+          axes,
+          id,
+          { ...text, role: 'post', name: `${plan.name} ridge post` },
+          [a, 0, plate],
+          [wide, T, low - plate],
+          'z',
+        ),
+      );
+      continue;
+    }
+    const ring: Pt[] = [
+      [a, plate],
+      [b, plate],
+      [b, under(b)],
+      [a, under(a)],
+    ];
+    sketch.add(
+      polyPart(
+        axes,
+        id,
+        {
+          ...text,
+          role: 'gable stud',
+          cuts: [
+            { end: 'start', kind: 'square', angle: 0 },
+            { end: 'end', kind: 'mitre', angle },
+          ],
+        },
+        'az',
+        ring,
+        0,
+        T,
+        { turn: 90 },
+      ),
+    );
+  }
+};

@@ -1,0 +1,82 @@
+import { rectangle } from '../geometry/index.ts';
+import type { Side } from '../build/index.ts';
+import { findMesh } from '../stock/index.ts';
+import { faceOf, wallAxes } from './axes.ts';
+import { boxPart, polyPart } from './makePart.ts';
+import type { Sketch } from './sketch.ts';
+
+const T = 1.5;
+const LEG = 3.5;
+
+/**
+ * Mesh around the legs of a raised floor, on treated rails between them at the ground, so that nothing lives in the dark under it.
+ * A height of 36 in takes the roll uncut.
+ */
+export const wrapLegs = (sketch: Sketch, length: number, depth: number, height: number, meshItem: string): void => {
+  const mesh = findMesh(meshItem);
+  const sides: readonly Side[] = ['front', 'back', 'left', 'right'];
+  const bays = Math.max(1, Math.ceil((length - LEG) / 72));
+  for (const side of sides) {
+    const level = side === 'front' || side === 'back';
+    const wide = level ? length : depth;
+    const axes = wallAxes(side, [
+      side === 'back' || side === 'right' ? length : 0,
+      side === 'back' || side === 'left' ? depth : 0,
+      0,
+    ]);
+    const id = `under-${side}`;
+    const legs = level
+      ? Array.from({ length: bays + 1 }, (_, i) => {
+          const a = Math.round(((length - LEG) * i * 16) / bays) / 16;
+          return side === 'front' ? a : length - a - LEG;
+        }).sort((p, q) => p - q)
+      : [0, depth - LEG];
+    legs.slice(1).forEach((right, i) => {
+      const a = (legs[i] as number) + LEG;
+      sketch.add(
+        boxPart(
+          axes,
+          id,
+          {
+            id: `${id}/rail-${i + 1}`,
+            name: 'rail between the legs',
+            role: 'rail',
+            item: '2x4-pt',
+            fit: 'measure in place',
+            tolerance: 0.25,
+          },
+          [a, 0, 0],
+          [right - a, T, 3.5],
+          'a',
+        ),
+      );
+    });
+    sketch.add(
+      polyPart(
+        axes,
+        id,
+        { id: `${id}/mesh`, name: 'mesh around the legs', role: 'mesh', item: meshItem },
+        'az',
+        rectangle(0, 0, wide, height),
+        -mesh.thickness,
+        mesh.thickness,
+      ),
+    );
+    sketch.assembly({
+      id,
+      name: `mesh under the ${side}`,
+      kind: 'fittings',
+      face: faceOf(axes),
+      flat: false,
+      tapes: [],
+      joins: { to: 'base', how: 'rails between the legs, mesh stapled over legs and rails' },
+    });
+    sketch.face({
+      id,
+      name: `under the ${side}`,
+      place: faceOf(axes),
+      region: rectangle(0, 0, wide, height),
+      within: [-T, 0.5],
+    });
+  }
+};

@@ -1,0 +1,52 @@
+import { rectangle } from '../../../geometry/index.ts';
+import type { Build, Fitting } from '../../../build/index.ts';
+import { floorLumber, frameRaisedFloor, Sketch, wrapLegs } from '../../../frame/index.ts';
+import { frameHouse, gableRoof, resolveRoosts, STEEP_PITCH, USUAL_HOUSE } from '../../house/index.ts';
+import type { RaisedGableParams } from './params.ts';
+
+/** Frames the raised gable house: floor on braced legs, four walls, fittings, gable roof, mesh around the legs. */
+export const frameRaisedGable = (given: RaisedGableParams, fittings: readonly Fitting[]): Build => {
+  const sketch = new Sketch();
+  const p = resolveRoosts(sketch, { ...USUAL_HOUSE, ...given }, given.wallHeight);
+  const { length: L, depth: D } = p;
+  const lumber = floorLumber(D);
+  const floor = frameRaisedFloor(sketch, {
+    length: L,
+    depth: D,
+    foundation: { kind: 'legs', height: p.legHeight, braced: p.legBraces },
+    ...lumber,
+    spacing: 16,
+  });
+  sketch.face({
+    id: 'floor',
+    name: 'floor',
+    place: { origin: [0, 0, floor.top], u: [1, 0, 0], v: [0, 1, 0] },
+    region: rectangle(0, 0, L, D),
+    within: [-0.8, 0.1],
+  });
+  if (p.wrap) wrapLegs(sketch, L, D, p.legHeight, 'hardware-cloth');
+  const house = frameHouse(sketch, p, {
+    roof: gableRoof(D, p.wallHeight, p.pitch),
+    floor: floor.top,
+    skirt: floor.rim,
+    fittings,
+    joins: 'base',
+    doublePlate: p.pitch >= STEEP_PITCH,
+  });
+  return sketch.finish({
+    family: 'raised-gable',
+    capacity: house.capacity,
+    facts: {
+      ...house.facts,
+      movable: false,
+      base: [0, 0, L, D],
+      spans: [
+        { what: 'floor joist', item: lumber.joistItem, span: floor.joistSpan, spacing: 16, part: 'base/joist-1' },
+        ...house.facts.spans,
+      ],
+      ...(p.wrap ? { meshItem: 'hardware-cloth' } : {}),
+      meshHeights: p.wrap ? [{ height: p.legHeight, assembly: 'under-front' }] : [],
+      underfloor: { open: !p.wrap, clear: p.legHeight },
+    },
+  });
+};

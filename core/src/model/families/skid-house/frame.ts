@@ -1,0 +1,54 @@
+import { rectangle } from '../../../geometry/index.ts';
+import type { Build, Fitting } from '../../../build/index.ts';
+import { floorLumber, frameRaisedFloor, Sketch } from '../../../frame/index.ts';
+import { frameHouse, gableRoof, resolveRoosts, STEEP_PITCH, USUAL_HOUSE } from '../../house/index.ts';
+import type { SkidHouseParams } from './params.ts';
+
+/** Longest runner that one stick gives. */
+const LONGEST_RUNNER = 144;
+
+/** Frames the skid house: a gable house on legs over two or more long rockered runners. */
+export const frameSkidHouse = (given: SkidHouseParams, fittings: readonly Fitting[]): Build => {
+  const sketch = new Sketch();
+  const p = resolveRoosts(sketch, { ...USUAL_HOUSE, ...given }, given.wallHeight);
+  const { length: L, depth: D } = p;
+  const beyond = Math.min(p.beyond, (LONGEST_RUNNER - D) / 2);
+  const lumber = floorLumber(D);
+  const floor = frameRaisedFloor(sketch, {
+    length: L,
+    depth: D,
+    foundation: { kind: 'runners', height: p.legHeight, beyond, braced: p.legHeight >= 18 },
+    ...lumber,
+    spacing: 16,
+  });
+  sketch.face({
+    id: 'floor',
+    name: 'floor',
+    place: { origin: [0, 0, floor.top], u: [1, 0, 0], v: [0, 1, 0] },
+    region: rectangle(0, 0, L, D),
+    within: [-0.8, 0.1],
+  });
+  const house = frameHouse(sketch, p, {
+    roof: gableRoof(D, p.wallHeight, p.pitch),
+    floor: floor.top,
+    skirt: floor.rim,
+    fittings,
+    joins: 'base',
+    doublePlate: p.pitch >= STEEP_PITCH,
+  });
+  return sketch.finish({
+    family: 'skid-house',
+    capacity: house.capacity,
+    facts: {
+      ...house.facts,
+      movable: true,
+      base: [0, -beyond, L, D + beyond],
+      spans: [
+        { what: 'floor joist', item: lumber.joistItem, span: floor.joistSpan, spacing: 16, part: 'base/joist-1' },
+        ...house.facts.spans,
+      ],
+      meshHeights: [],
+      underfloor: { open: true, clear: p.legHeight },
+    },
+  });
+};

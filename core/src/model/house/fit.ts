@@ -1,0 +1,154 @@
+import type { Fitting, Side } from '../../build/index.ts';
+import { cladding, fitDoor, fitNestRow, fitPopDoor, fitWindow } from '../../frame/index.ts';
+import type { Axes, PlacedOpening, Sketch } from '../../frame/index.ts';
+import { findMesh, findSheet } from '../../stock/index.ts';
+import type { HouseRoof } from './roof.ts';
+import { sidingTop } from './roof.ts';
+import type { HouseParams } from './types.ts';
+import { depthAt, SIDES } from './walls.ts';
+
+/** A way through a wall, for the checks. */
+export interface Way {
+  readonly id: string;
+  readonly wall: Side;
+  readonly clearWidth: number;
+  readonly clearHeight: number;
+  readonly bottom: number;
+}
+
+/** What the fittings of a house came to. */
+export interface HouseFittings {
+  readonly ways: readonly Way[];
+  readonly nests: readonly {
+    readonly id: string;
+    readonly wall: Side;
+    readonly count: number;
+    readonly bottom: number;
+    readonly height: number;
+    readonly width: number;
+    readonly depth: number;
+  }[];
+  readonly windowArea: number;
+  readonly pops: readonly { readonly wall: Side; readonly opening: PlacedOpening }[];
+}
+
+/** Assembly of a fitting that the parameters ask for; one put by hand is called by its own id. */
+const ASSEMBLY: Record<string, string> = { door: 'people-door', pop: 'pop-door', nest: 'nests', window: 'window' };
+
+/** Height over a wall's foot that something standing out by `beyond` must stay under. */
+const outsideTop = (roof: HouseRoof, side: Side, from: number, to: number, beyond: number): number =>
+  side === 'front' || side === 'back'
+    ? sidingTop(roof, side, beyond)
+    : Math.min(roof.under(depthAt(roof.depth, side, from)), roof.under(depthAt(roof.depth, side, to)));
+
+/** Fits doors, windows, pop doors, nests and clean-outs into the openings that were framed for them. */
+export const fitHouse = (
+  sketch: Sketch,
+  p: HouseParams,
+  setting: {
+    readonly axes: Record<Side, Axes>;
+    readonly roof: HouseRoof;
+    readonly placed: Record<Side, readonly PlacedOpening[]>;
+    /** Something over the pop door on a side, lower than the roof. */
+    readonly popUnder?: (side: Side, a: number) => number;
+    readonly fittings: readonly Fitting[];
+    /** Depth of the walls' framing. */
+    readonly wall: number;
+  },
+): HouseFittings => {
+  const clad = cladding(p.siding);
+  const out = clad.thickness;
+  const leafSheet = findSheet(clad.leaf);
+  const mesh = findMesh('hardware-cloth');
+  const ways: Way[] = [];
+  const nests: HouseFittings['nests'][number][] = [];
+  const pops: HouseFittings['pops'][number][] = [];
+  let windowArea = 0;
+  for (const side of SIDES)
+    for (const o of setting.placed[side]) {
+      const id = ASSEMBLY[o.id] ?? o.id;
+      const axes = setting.axes[side];
+      const joins = `${side}-wall`;
+      switch (o.kind) {
+        case 'people door':
+        case 'gate':
+        case 'clean-out': {
+          const meshed = o.kind === 'gate';
+          const name =
+            o.kind === 'clean-out'
+              ? o.style === 'double'
+                ? 'clean-out doors'
+                : 'clean-out door'
+              : o.kind === 'gate'
+                ? 'gate'
+                : 'people door';
+          const way = fitDoor(sketch, {
+            id,
+            name,
+            axes,
+            opening: o,
+            skin: meshed
+              ? { item: mesh.key, thickness: mesh.thickness, role: 'mesh' }
+              : { item: leafSheet.key, thickness: leafSheet.thickness, role: 'door' },
+            joins,
+            style: o.style === 'double' || o.style === 'dutch' ? o.style : 'single',
+          });
+          if (o.kind === 'people door') {
+            ways.push({ id, wall: side, clearWidth: way.clearWidth, clearHeight: way.clearHeight, bottom: o.bottom });
+            if (p.insideRelease) sketch.hardware('release', 1, name);
+          }
+          break;
+        }
+        case 'window':
+        case 'vent':
+          windowArea += (o.width * o.height) / 144;
+          fitWindow(sketch, {
+            id,
+            name: o.kind,
+            axes,
+            opening: o,
+            mesh,
+            wall: setting.wall,
+            joins,
+            style: o.style === 'sliding' || o.style === 'top-hung' ? o.style : 'mesh',
+          });
+          break;
+        case 'nest': {
+          const count =
+            o.id === 'nest' && o.at === undefined
+              ? p.nestCount
+              : Math.max(1, Math.floor((o.width + 0.5) / (p.nestWidth + 0.5)));
+          const boxWidth = o.id === 'nest' && o.at === undefined ? p.nestWidth : (o.width - (count - 1) * 0.5) / count;
+          fitNestRow(sketch, {
+            id,
+            axes,
+            opening: o,
+            count,
+            boxWidth,
+            depth: p.nestDepth,
+            out,
+            joins,
+            style: o.style === 'drop front' ? 'drop front' : 'outside lid',
+          });
+          nests.push({
+            id,
+            wall: side,
+            count,
+            bottom: o.bottom,
+            height: o.height,
+            width: boxWidth,
+            depth: p.nestDepth,
+          });
+          break;
+        }
+        case 'pop door': {
+          const top = outsideTop(setting.roof, side, o.left - 4, o.left + o.width + 4, out + 1.5);
+          const under = setting.popUnder?.(side, o.left) ?? Infinity;
+          fitPopDoor(sketch, axes, id, o, out, joins, o.style === 'motor', Math.min(top, under) - 1);
+          pops.push({ wall: side, opening: o });
+          break;
+        }
+      }
+    }
+  return { ways, nests, windowArea, pops };
+};

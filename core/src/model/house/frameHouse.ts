@@ -1,0 +1,274 @@
+import type { BuildFacts, Fitting, Side } from '../../build/index.ts';
+import type { Capacity } from '../../flock/index.ts';
+import {
+  cladding,
+  fitRamp,
+  fitRoosts,
+  headerHeight,
+  ROOST_CLEAR,
+  UNIT_AXES,
+  wallAxes,
+  WALL,
+} from '../../frame/index.ts';
+import type { Axes, PlacedOpening, RampFit, Sketch } from '../../frame/index.ts';
+import { findMesh } from '../../stock/index.ts';
+import { fitHouse } from './fit.ts';
+import type { HouseFittings } from './fit.ts';
+import { frameHouseRoof, roofTop } from './roof.ts';
+import type { HouseRoof } from './roof.ts';
+import type { HouseParams } from './types.ts';
+import { frameHouseWalls, wallCeilings } from './walls.ts';
+import type { WallSetting } from './walls.ts';
+import { placeOpenings } from './wishes.ts';
+import type { InnerLine } from './wishes.ts';
+
+/** Rise from which birds need a ramp; common practice, no source. */
+const RAMP_FROM = 12;
+const BAR = 3.5;
+
+/** Where a house stands and what is different about it. */
+export interface HouseSetting {
+  readonly roof: HouseRoof;
+  /** Height of its floor, or of its slab, over the ground. */
+  readonly floor: number;
+  readonly skirt: number;
+  readonly fittings: readonly Fitting[];
+  readonly rafterItem?: string;
+  readonly sole?: string;
+  readonly doublePlate?: boolean;
+  readonly stud?: WallSetting['stud'];
+  readonly bolted?: boolean;
+  readonly joins: string;
+  readonly deck?: boolean;
+  readonly bare?: WallSetting['bare'];
+  readonly blockRows?: WallSetting['blockRows'];
+  /** Horizontal room for the ramp on a side. */
+  readonly rampRoom?: (side: Side) => number;
+  readonly popUnder?: (side: Side, a: number) => number;
+  /** Thickness of a lining inside. */
+  readonly lining?: number;
+  /** An inner wall that parts off a store at the right. */
+  readonly inner?: InnerLine;
+}
+
+/** What a framed house came to. */
+export interface FramedHouse {
+  readonly axes: Record<Side, Axes>;
+  readonly placed: Record<Side, readonly PlacedOpening[]>;
+  readonly fitted: HouseFittings;
+  /** Centres of full-height studs in each wall. */
+  readonly centres: Record<Side, readonly number[]>;
+  readonly ramp?: RampFit;
+  readonly capacity: Capacity;
+  readonly facts: Pick<
+    BuildFacts,
+    | 'roosts'
+    | 'nests'
+    | 'ramp'
+    | 'ventArea'
+    | 'door'
+    | 'spans'
+    | 'roof'
+    | 'eaves'
+    | 'sheetCourses'
+    | 'fit'
+    | 'enclosedHeight'
+    | 'floorHeight'
+  >;
+}
+
+/** Directions of the four walls of a house standing at the unit's corner. */
+export const houseAxes = (length: number, depth: number, z: number): Record<Side, Axes> => ({
+  front: wallAxes('front', [0, 0, z]),
+  back: wallAxes('back', [length, depth, z]),
+  right: wallAxes('right', [length, 0, z]),
+  left: wallAxes('left', [0, depth, z]),
+});
+
+/** Frames a house on its floor: walls around their openings, fittings, roosts, ramp, roof. */
+export const frameHouse = (sketch: Sketch, p: HouseParams, s: HouseSetting): FramedHouse => {
+  const { length: L, depth: D } = p;
+  const { roof, floor: z } = s;
+  const axes = houseAxes(L, D, z);
+  const mesh = findMesh('hardware-cloth');
+  const clad = cladding(p.siding);
+  const plates = s.doublePlate ? 2 : 1;
+  const wall = s.stud?.depth ?? WALL;
+  const placed = placeOpenings(sketch, p, roof, wallCeilings(p, roof, plates), s.fittings, plates, wall, s.inner);
+  const centres = frameHouseWalls(sketch, p, {
+    axes,
+    roof,
+    skirt: s.skirt,
+    placed,
+    joins: s.joins,
+    ...(s.sole ? { sole: s.sole } : {}),
+    ...(s.doublePlate ? { doublePlate: true } : {}),
+    ...(s.stud ? { stud: s.stud } : {}),
+    ...(s.bolted ? { bolted: true } : {}),
+    ...(s.bare ? { bare: s.bare } : {}),
+    ...(s.blockRows ? { blockRows: s.blockRows } : {}),
+  });
+  const fitted = fitHouse(sketch, p, {
+    axes,
+    roof,
+    placed,
+    fittings: s.fittings,
+    wall,
+    ...(s.popUnder ? { popUnder: s.popUnder } : {}),
+  });
+
+  let ramp: RampFit | undefined;
+  const pop = fitted.pops[0];
+  if (pop && z + pop.opening.bottom > RAMP_FROM) {
+    const { wall, opening: o } = pop;
+    const at = axes[wall];
+    ramp = fitRamp(
+      sketch,
+      { ...at, origin: [at.origin[0], at.origin[1], 0] },
+      o.left + o.width / 2,
+      z + o.bottom,
+      0,
+      clad.thickness,
+      s.rampRoom?.(wall) ?? 120,
+      `${wall}-wall`,
+    );
+    if (!ramp)
+      sketch.note({
+        code: 'ramp-has-no-room',
+        severity: 'stop',
+        what: `No ramp under 45° fits in ${s.rampRoom?.(wall) ?? 120}″.`,
+        why: `It climbs ${z + o.bottom}″; it was left out.`,
+        fix: {
+          label: `Make the run ${Math.ceil(z + o.bottom + 16)}″`,
+          patch: { runLength: Math.ceil(z + o.bottom + 16) },
+        },
+      });
+  }
+
+  const lining = s.lining ?? 0;
+  const [room0, room1] = [wall, s.inner?.birdEnd ?? L - wall];
+  const inside = room1 - room0 - 2 * lining;
+  if (p.roostBars > 0)
+    fitRoosts(
+      sketch,
+      { ...UNIT_AXES, origin: [0, 0, z] },
+      {
+        from: room0 + lining,
+        to: room1 - lining,
+        firstT: D - wall - ROOST_CLEAR - BAR - (p.roostBars - 1) * (ROOST_CLEAR + BAR),
+        spacing: ROOST_CLEAR + BAR,
+        bars: p.roostBars,
+        height: p.roostHeight,
+        joins: 'right-wall',
+        kind: p.roostKind,
+        droppingsBoard: p.droppingsBoard,
+        least: wall + lining,
+      },
+    );
+
+  const rafterItem = s.rafterItem ?? '2x4';
+  const { vent } = frameHouseRoof(sketch, {
+    roof,
+    length: L,
+    corner: [0, 0, z],
+    spacing: p.rafterSpacing,
+    rafterItem,
+    front: p.overhangFront,
+    back: p.overhangBack,
+    side: p.overhangSide,
+    eaves: p.eaves,
+    cover: p.roofCover,
+    deck: s.deck ?? true,
+    mesh: mesh.key,
+    gutters: p.gutters,
+  });
+
+  const way = fitted.ways[0];
+  const doorOpening = (['front', 'back', 'left', 'right'] as const).flatMap((side) =>
+    placed[side].filter((o) => o.kind === 'people door').map((o) => ({ side, o })),
+  )[0];
+  const nest = fitted.nests[0];
+  const nestCount = fitted.nests.reduce((n, row) => n + row.count, 0);
+  const rafterSpan = roof.kind === 'lean' ? D - 2 * wall : D / 2 - wall;
+  const bars = p.roostKind === 'shelf' ? Math.max(1, p.roostBars) : p.roostBars;
+  return {
+    axes,
+    placed,
+    fitted,
+    centres,
+    ...(ramp ? { ramp } : {}),
+    capacity: {
+      houseArea: ((room1 - room0) * (D - 2 * wall)) / 144,
+      roostLength: (p.roostBars > 0 ? bars : 0) * inside,
+      nests: nestCount,
+    },
+    facts: {
+      enclosedHeight: z + roofTop(roof),
+      floorHeight: z,
+      roof: { pitch: roof.slope.fall * 12, cover: p.roofCover, roofedShare: 1 },
+      eaves: { front: p.overhangFront, back: p.overhangBack },
+      roosts:
+        p.roostBars > 0
+          ? [{ height: p.roostHeight, length: inside, bars: p.roostBars, spacing: ROOST_CLEAR, toWall: ROOST_CLEAR }]
+          : [],
+      ...(nest
+        ? {
+            nests: {
+              count: nestCount,
+              bottom: nest.bottom,
+              top: nest.bottom + nest.height,
+              width: nest.width,
+              depth: nest.depth,
+              wall: nest.wall,
+            },
+          }
+        : {}),
+      ...(ramp ? { ramp } : {}),
+      ventArea: vent / 144 + fitted.windowArea,
+      ...(way
+        ? {
+            door: {
+              clearWidth: way.clearWidth,
+              clearHeight: way.clearHeight,
+              threshold: way.bottom,
+              insideRelease: p.insideRelease,
+              opens: p.doorOpens,
+            },
+          }
+        : {}),
+      spans: [
+        {
+          what: 'rafter' as const,
+          item: rafterItem,
+          span: rafterSpan,
+          spacing: p.rafterSpacing,
+          part: `${roof.kind === 'lean' ? 'roof' : 'roof-back'}/rafter-1`,
+        },
+        ...(doorOpening
+          ? [
+              {
+                what: 'header' as const,
+                item: headerHeight(doorOpening.o.width) === 5.5 ? '2x6' : '2x4',
+                span: doorOpening.o.width,
+                spacing: D / 2,
+                part: `${doorOpening.side}-wall/${doorOpening.o.id}/header-1`,
+              },
+            ]
+          : []),
+      ],
+      sheetCourses:
+        clad.kind === 'sheets'
+          ? [
+              { direction: 'front and back wall', param: 'length', size: L, item: clad.item },
+              {
+                direction: roof.kind === 'lean' ? 'rake walls' : 'gable walls',
+                param: 'depth',
+                size: D,
+                item: clad.item,
+              },
+            ]
+          : [],
+      fit: { studSpacing: p.studSpacing, rafterSpacing: p.rafterSpacing },
+    },
+  };
+};

@@ -1,0 +1,241 @@
+import type { Side } from '../../build/index.ts';
+import type { ParamDef } from '../params.ts';
+import { USUAL_HOUSE } from './types.ts';
+import type { HouseParams } from './types.ts';
+
+type Key = Exclude<keyof HouseParams, 'length' | 'depth'>;
+
+const SIDES: Record<Side, string> = { front: 'Front', back: 'Back', left: 'Left', right: 'Right' };
+
+/** What a family changes in the shared house table. */
+export interface HouseTable {
+  /** Parameters that it does not offer. */
+  readonly omit?: readonly Key[];
+  readonly defaults?: Partial<Record<Key, string | number | boolean>>;
+  /** Other ranges of lengths and counts. */
+  readonly ranges?: Partial<Record<Key, readonly [number, number]>>;
+  /** Choices that are left of a parameter's. */
+  readonly choices?: Partial<Record<Key, readonly (string | number)[]>>;
+  /** Walls that each kind of fitting may stand in. */
+  readonly walls?: Partial<
+    Record<'doorWall' | 'windowWall' | 'popWall' | 'nestWall' | 'cleanOutWall', readonly (Side | 'none')[]>
+  >;
+}
+
+const onCentre = [
+  { value: 16, label: '16″' },
+  { value: 24, label: '24″' },
+] as const;
+
+/** The shared house table: walls, openings, nests, roosts and roof, with a family's own defaults and ranges. */
+export const houseParams = (table: HouseTable): readonly ParamDef[] => {
+  const value = (key: Key): string | number | boolean => table.defaults?.[key] ?? USUAL_HOUSE[key];
+  const length = (
+    key: Key,
+    label: string,
+    group: string,
+    range: readonly [number, number],
+    more: { help?: string; showWhen?: ParamDef['showWhen'] } = {},
+  ): ParamDef => {
+    const [min, max] = table.ranges?.[key] ?? range;
+    return { key, label, group, kind: 'length', min, max, step: 0.5, default: value(key) as number, ...clean(more) };
+  };
+  const count = (
+    key: Key,
+    label: string,
+    group: string,
+    range: readonly [number, number],
+    showWhen?: ParamDef['showWhen'],
+  ): ParamDef => {
+    const [min, max] = table.ranges?.[key] ?? range;
+    return { key, label, group, kind: 'count', min, max, default: value(key) as number, ...clean({ showWhen }) };
+  };
+  const choice = (
+    key: Key,
+    label: string,
+    group: string,
+    choices: readonly { value: string | number; label: string }[],
+    showWhen?: ParamDef['showWhen'],
+  ): ParamDef => ({
+    key,
+    label,
+    group,
+    kind: 'choice',
+    choices: choices.filter((c) => table.choices?.[key]?.includes(c.value) ?? true),
+    default: value(key) as string | number,
+    ...clean({ showWhen }),
+  });
+  const flag = (key: Key, label: string, group: string, help?: string): ParamDef => ({
+    key,
+    label,
+    group,
+    kind: 'flag',
+    default: value(key) as boolean,
+    ...clean({ help }),
+  });
+  const wall = (
+    key: 'doorWall' | 'windowWall' | 'popWall' | 'nestWall' | 'cleanOutWall',
+    label: string,
+    group: string,
+    none: string,
+  ): ParamDef =>
+    choice(
+      key,
+      label,
+      group,
+      (table.walls?.[key] ?? ['front', 'back', 'left', 'right', 'none']).map((s) => ({
+        value: s,
+        label: s === 'none' ? none : SIDES[s],
+      })),
+    );
+  const standing = (key: 'doorWall' | 'windowWall' | 'popWall' | 'nestWall' | 'cleanOutWall') =>
+    ({ key, is: ['front', 'back', 'left', 'right'] }) as const;
+
+  const all: readonly ParamDef[] = [
+    choice('studSpacing', 'Studs on centre', 'Walls', onCentre),
+    choice('siding', 'Siding', 'Walls', [
+      { value: 'siding-5/8', label: '⅝″ grooved' },
+      { value: 'ply-1/2', label: '½″ ply' },
+      { value: 'batten-strips', label: 'Ply with battens' },
+      { value: 'board-batten', label: 'Board and batten' },
+      { value: 'rough-boards', label: 'Rough-sawn boards' },
+    ]),
+    wall('doorWall', 'People door in', 'Openings', 'No door'),
+    choice(
+      'doorStyle',
+      'Door',
+      'Openings',
+      [
+        { value: 'single', label: 'Single' },
+        { value: 'double', label: 'Double' },
+        { value: 'dutch', label: 'Dutch' },
+      ],
+      standing('doorWall'),
+    ),
+    length('doorWidth', 'Door, rough width', 'Openings', [20, 60], { showWhen: standing('doorWall') }),
+    length('doorHeight', 'Door, rough height', 'Openings', [24, 74], { showWhen: standing('doorWall') }),
+    length('threshold', 'Threshold', 'Openings', [1.5, 12], { help: 'Above the floor; 8 to 10″ holds deep litter.' }),
+    choice('doorOpens', 'Door opens', 'Openings', [
+      { value: 'outward', label: 'Outward' },
+      { value: 'inward', label: 'Inward' },
+    ]),
+    flag('insideRelease', 'Release on the inside', 'Openings'),
+    wall('windowWall', 'Window in', 'Openings', 'No window'),
+    choice(
+      'windowStyle',
+      'Window',
+      'Openings',
+      [
+        { value: 'mesh', label: 'Mesh only' },
+        { value: 'sliding', label: 'Sliding' },
+        { value: 'top-hung', label: 'Top hung' },
+      ],
+      standing('windowWall'),
+    ),
+    length('windowWidth', 'Window, rough width', 'Openings', [10, 48], { showWhen: standing('windowWall') }),
+    length('windowHeight', 'Window, rough height', 'Openings', [8, 36], { showWhen: standing('windowWall') }),
+    wall('popWall', 'Pop door in', 'Openings', 'No pop door'),
+    length('popWidth', 'Pop door, width', 'Openings', [9, 14], { showWhen: standing('popWall') }),
+    length('popHeight', 'Pop door, height', 'Openings', [11, 16], { showWhen: standing('popWall') }),
+    flag('popMotor', 'Motor on pop door', 'Openings'),
+    wall('cleanOutWall', 'Clean-out in', 'Openings', 'No clean-out'),
+    choice(
+      'cleanOutStyle',
+      'Clean-out is',
+      'Openings',
+      [
+        { value: 'slot', label: 'A sweep slot' },
+        { value: 'doors', label: 'Wall of doors' },
+      ],
+      standing('cleanOutWall'),
+    ),
+    length('cleanOutWidth', 'Clean-out, width', 'Openings', [16, 72], {
+      showWhen: standing('cleanOutWall'),
+      help: 'A slot is 9″ high at the floor; doors are as high as the wall.',
+    }),
+    wall('nestWall', 'Nests outside', 'Nests', 'None'),
+    choice(
+      'nestStyle',
+      'Nests open by',
+      'Nests',
+      [
+        { value: 'outside lid', label: 'Lid' },
+        { value: 'drop front', label: 'Drop front' },
+      ],
+      standing('nestWall'),
+    ),
+    count('nestCount', 'Nest boxes', 'Nests', [1, 6], standing('nestWall')),
+    length('nestWidth', 'Nest, width', 'Nests', [10, 16], { showWhen: standing('nestWall') }),
+    length('nestDepth', 'Nest, depth', 'Nests', [10, 16], { showWhen: standing('nestWall') }),
+    length('nestBottom', 'Nest floor', 'Nests', [4, 24], {
+      help: 'Above the house floor.',
+      showWhen: standing('nestWall'),
+    }),
+    count('roostBars', 'Roost bars', 'Nests', [0, 5]),
+    length('roostHeight', 'Roost height', 'Nests', [12, 48], { help: 'Above the house floor.' }),
+    choice('roostKind', 'Roosts are', 'Nests', [
+      { value: 'flat', label: '2×4 flat' },
+      { value: 'pole', label: 'Round poles' },
+      { value: 'shelf', label: 'A shelf' },
+    ]),
+    flag('droppingsBoard', 'Droppings board', 'Nests', 'Under the bars, scraped every morning.'),
+    choice('roofCover', 'Roof', 'Roof', [
+      { value: 'metal', label: 'Ribbed metal' },
+      { value: 'shingle', label: 'Shingles' },
+    ]),
+    choice('rafterSpacing', 'Rafters on centre', 'Roof', onCentre),
+    length('overhangFront', 'Front overhang', 'Roof', [3, 24]),
+    length('overhangBack', 'Back overhang', 'Roof', [3, 16]),
+    length('overhangSide', 'Side overhang', 'Roof', [2.5, 12]),
+    choice('eaves', 'Eave gap', 'Roof', [
+      { value: 'mesh', label: 'Meshed vent' },
+      { value: 'blocked', label: 'Blocked' },
+    ]),
+    flag('gutters', 'Gutters', 'Roof'),
+  ];
+  return all.filter((p) => !table.omit?.includes(p.key as Key));
+};
+
+/** Drops entries that are undefined, which optional properties may not be. */
+const clean = (more: { help?: string | undefined; showWhen?: ParamDef['showWhen'] | undefined }) => ({
+  ...(more.help === undefined ? {} : { help: more.help }),
+  ...(more.showWhen === undefined ? {} : { showWhen: more.showWhen }),
+});
+
+/** A length parameter in the Size group. */
+export const sizeParam = (
+  key: string,
+  label: string,
+  range: readonly [number, number],
+  value: number,
+  help?: string,
+  step = 0.5,
+): ParamDef => ({
+  key,
+  label,
+  group: 'Size',
+  kind: 'length',
+  min: range[0],
+  max: range[1],
+  step,
+  default: value,
+  ...clean({ help }),
+});
+
+/** A choice parameter. */
+export const choiceParam = (
+  key: string,
+  label: string,
+  group: string,
+  choices: readonly (readonly [string | number, string])[],
+  value: string | number,
+  more: { help?: string; showWhen?: ParamDef['showWhen'] } = {},
+): ParamDef => ({
+  key,
+  label,
+  group,
+  kind: 'choice',
+  choices: choices.map(([v, l]) => ({ value: v, label: l })),
+  default: value,
+  ...clean(more),
+});

@@ -1,0 +1,262 @@
+import type { Pt } from '../../geometry/index.ts';
+import type { Side } from '../../build/index.ts';
+import {
+  blockRows,
+  closeEaves,
+  coverSlope,
+  frameLeanRafters,
+  frameOutriggers,
+  frameRidge,
+  gableSlope,
+  leanSlope,
+  rafterPlaces,
+  RIDGE_HALF,
+  ridgeOf,
+  wallAxes,
+  WALL,
+} from '../../frame/index.ts';
+import type { Axes, LeanRoofPlan, LeanSlope, Sketch } from '../../frame/index.ts';
+import { findRoofing } from '../../stock/index.ts';
+
+const T = 1.5;
+const DECK = 0.5;
+
+/** Pitch from which the siding under the rafter tails would end below a single plate: the plate is doubled. */
+export const STEEP_PITCH = 8;
+
+/** The roof over a rectangular house, heights from the floor, `t` from the front wall's outer face. */
+export interface HouseRoof {
+  readonly kind: 'lean' | 'gable';
+  readonly depth: number;
+  /** Tops of the level walls' plates. */
+  readonly front: number;
+  readonly back: number;
+  /** The slope as its rafters see it: from the front for a lean-to, from the far wall for each half of a gable. */
+  readonly slope: LeanSlope;
+  /** Underside of the rafters. */
+  readonly under: (t: number) => number;
+}
+
+/** A lean-to roof falling from the front to the back. */
+export const leanRoof = (depth: number, front: number, back: number, rafterItem = '2x4', wall = WALL): HouseRoof => {
+  const slope = leanSlope(depth, front, back, rafterItem, wall);
+  return { kind: 'lean', depth, front, back, slope, under: slope.under };
+};
+
+/** A gable roof with its ridge along the length. `pitch` is inches of rise per 12 of run. */
+export const gableRoof = (depth: number, plate: number, pitch: number, rafterItem = '2x4', wall = WALL): HouseRoof => {
+  const slope = gableSlope(depth, plate, pitch, rafterItem, wall);
+  return { kind: 'gable', depth, front: plate, back: plate, slope, under: (t) => slope.under(Math.max(t, depth - t)) };
+};
+
+/** Underside of the roof deck over a place. */
+export const deckUnder = (roof: HouseRoof, t: number): number => roof.under(t) + roof.slope.plumb;
+
+/** Top of a level wall's siding: at its plate, or under the rafter tails where those come down in front of it. */
+export const sidingTop = (roof: HouseRoof, side: 'front' | 'back', beyond: number): number =>
+  side === 'back' ? Math.min(roof.back, roof.under(roof.depth + beyond)) : Math.min(roof.front, roof.under(-beyond));
+
+/** Height at which a level wall's closed face meets the closing of its eave. */
+export const faceTop = (roof: HouseRoof, side: 'front' | 'back'): number =>
+  side === 'back' || roof.kind === 'gable'
+    ? deckUnder(roof, side === 'back' ? roof.depth - T / 2 : T / 2)
+    : deckUnder(roof, roof.slope.wall - T / 2);
+
+/** Outline of an end wall's top, in its own direction `a`. */
+export const endTop = (roof: HouseRoof, side: 'left' | 'right', a: number): number =>
+  deckUnder(roof, side === 'right' ? a : roof.depth - a);
+
+/** What a house's roof is built with. */
+export interface RoofPlan {
+  readonly roof: HouseRoof;
+  readonly length: number;
+  /** Floor height over the ground, and where the front left corner stands. */
+  readonly corner: readonly [number, number, number];
+  readonly spacing: number;
+  readonly rafterItem: string;
+  readonly front: number;
+  readonly back: number;
+  readonly side: number;
+  readonly eaves: 'mesh' | 'blocked';
+  readonly cover: string;
+  readonly deck: boolean;
+  readonly mesh: string;
+  readonly gutters: boolean;
+  readonly id?: string;
+  readonly name?: string;
+}
+
+interface Half {
+  readonly id: string;
+  readonly name: string;
+  readonly axes: Axes;
+  readonly front: number;
+  readonly back: number;
+  readonly seats: 'both' | 'low';
+  readonly wall: Side;
+}
+
+/**
+ * Frames and covers a house's roof: rafters over the plates, outriggers at the rakes, ridge, eave closings, deck, covering.
+ * @returns places of the rafters along the front and the open eave area in square inches
+ */
+export const frameHouseRoof = (
+  sketch: Sketch,
+  plan: RoofPlan,
+): { readonly places: readonly number[]; readonly vent: number } => {
+  const { roof, length: L, corner } = plan;
+  const [x, y, z] = corner;
+  const D = roof.depth;
+  const id = plan.id ?? 'roof';
+  const name = plan.name ?? 'roof';
+  const frontAxes = wallAxes('front', corner);
+  const backAxes = wallAxes('back', [x + L, y + D, z]);
+  const places = rafterPlaces(0, L, plan.spacing);
+  const mirrored = [...places].map((a) => L - a - T).reverse();
+  const ridge = -(D / 2);
+  const halves: Half[] =
+    roof.kind === 'lean'
+      ? [{ id, name, axes: frontAxes, front: plan.front, back: plan.back, seats: 'both', wall: 'front' }]
+      : [
+          {
+            id: `${id}-front`,
+            name: `front ${name}`,
+            axes: backAxes,
+            front: ridge,
+            back: plan.front,
+            seats: 'low',
+            wall: 'front',
+          },
+          {
+            id: `${id}-back`,
+            name: `back ${name}`,
+            axes: frontAxes,
+            front: ridge,
+            back: plan.back,
+            seats: 'low',
+            wall: 'back',
+          },
+        ];
+  let vent = 0;
+  for (const half of halves) {
+    const own = half.axes === frontAxes ? places : mirrored;
+    const base: LeanRoofPlan = {
+      id: half.id,
+      name: half.name,
+      axes: half.axes,
+      slope: roof.slope,
+      from: 0,
+      to: L,
+      spacing: plan.spacing,
+      rafterItem: plan.rafterItem,
+      front: half.front,
+      back: half.back,
+      joins: `${half.wall}-wall`,
+      seats: half.seats,
+      places: own,
+    };
+    // Rafters stop at the ridge board; deck and covering run to the middle over it.
+    const framing = roof.kind === 'lean' ? base : { ...base, front: ridge - RIDGE_HALF };
+    frameLeanRafters(sketch, framing);
+    // Those in front of the gable meet at the middle: the ridge ends at the wall.
+    frameOutriggers(sketch, base, [-plan.side, L + plan.side - T]);
+    vent += closeEaves(sketch, framing, own, plan.eaves, plan.mesh);
+    const cover = findRoofing(plan.cover);
+    if (plan.deck)
+      coverSlope(sketch, base, {
+        id: half.id,
+        name: `${name} deck`,
+        role: 'deck',
+        item: 'ply-1/2',
+        thickness: DECK,
+        from: -plan.side,
+        to: L + plan.side,
+        lift: 0,
+        width: 96,
+        course: 48,
+        beyond: 0,
+        candidates: own.map((a) => a + T / 2),
+      });
+    else blockRows(sketch, framing, own, 32);
+    coverSlope(sketch, base, {
+      id: half.id,
+      name: cover.name,
+      role: 'roofing',
+      item: cover.key,
+      thickness: cover.thickness,
+      from: -plan.side,
+      to: L + plan.side,
+      lift: plan.deck ? DECK : 0,
+      width: cover.cover,
+      course: Math.max(...cover.lengths.map((l) => l.length)),
+      beyond: 1,
+      candidates: [],
+    });
+    sketch.assembly({
+      id: half.id,
+      name: half.name,
+      kind: 'roof',
+      face: { origin: [x, y, z + roof.front], u: [1, 0, 0], v: [0, 1, 0] },
+      flat: false,
+      tapes: [
+        {
+          title: roof.kind === 'lean' ? 'both wall plates' : `${half.wall} wall plate`,
+          parts: [],
+          length: L,
+          marks: own.map((a, i) => ({ at: a, side: 'right', what: 'rafter', part: `${half.id}/rafter-${i + 1}` })),
+        },
+      ],
+      joins: {
+        to: `${half.wall}-wall`,
+        how:
+          roof.kind === 'lean'
+            ? 'rafters over both plates, tied down, decked and covered'
+            : 'rafters in pairs against the ridge, tied to the plate, decked and covered',
+      },
+    });
+    const c = 1 / Math.sqrt(1 + roof.slope.fall ** 2);
+    const { origin, a, t } = half.axes;
+    const t0 = -half.front > 0 ? -half.front : 0;
+    sketch.face({
+      id: half.id,
+      name: half.name,
+      place: {
+        origin: [origin[0] + t[0] * t0, origin[1] + t[1] * t0, origin[2] + roof.slope.under(t0) + roof.slope.plumb],
+        u: a,
+        v: [t[0] * c, t[1] * c, -roof.slope.fall * c],
+      },
+      region: [
+        [0, 0],
+        [L, 0],
+        [L, (D - t0) / c],
+        [0, (D - t0) / c],
+      ] as Pt[],
+      within: [-1, 2],
+    });
+    if (plan.gutters && (roof.kind === 'gable' || half.wall === 'front'))
+      sketch.hardware('gutter', Math.ceil((L + 2 * plan.side) / 120), `${half.name} eave`);
+  }
+  const run = (D + plan.front + plan.back) / Math.cos(Math.atan(roof.slope.fall));
+  if (plan.cover === 'metal') {
+    const eaves = roof.kind === 'gable' ? 2 : 1;
+    sketch.hardware('closure', eaves * 2 * Math.ceil((L + 2 * plan.side) / 36), 'eaves and ridge');
+    sketch.hardware('drip-edge', Math.ceil((eaves * (L + 2 * plan.side) + 2 * run) / 120), 'eaves and rakes');
+  }
+  if (roof.kind === 'gable') {
+    frameRidge(
+      sketch,
+      frontAxes,
+      `${id}-front`,
+      roof.slope,
+      0,
+      L,
+      places.map((a) => a + T / 2),
+    );
+    sketch.hardware('ridge-cap', Math.ceil((L + 2 * plan.side) / 120), 'ridge');
+  }
+  return { places, vent };
+};
+
+/** Height of the highest point of the roof's framing over the floor. */
+export const roofTop = (roof: HouseRoof): number =>
+  roof.kind === 'gable' ? ridgeOf(roof.slope).top : roof.front + roof.slope.plumb;

@@ -1,0 +1,85 @@
+import type { Side } from '../../build/index.ts';
+
+/** Parameters that every house shares; a family's table may leave some out, which then keep their usual value. */
+export interface HouseParams {
+  readonly length: number;
+  readonly depth: number;
+  readonly studSpacing: 16 | 24;
+  readonly siding: 'siding-5/8' | 'ply-1/2' | 'board-batten' | 'rough-boards' | 'batten-strips';
+  readonly doorWall: Side | 'none';
+  readonly doorStyle: 'single' | 'double' | 'dutch';
+  readonly doorWidth: number;
+  readonly doorHeight: number;
+  readonly threshold: number;
+  readonly doorOpens: 'outward' | 'inward';
+  readonly insideRelease: boolean;
+  readonly windowWall: Side | 'none';
+  readonly windowStyle: 'mesh' | 'sliding' | 'top-hung';
+  readonly windowWidth: number;
+  readonly windowHeight: number;
+  readonly popWall: Side | 'none';
+  readonly popWidth: number;
+  readonly popHeight: number;
+  readonly popMotor: boolean;
+  readonly nestWall: Side | 'none';
+  readonly nestStyle: 'outside lid' | 'drop front';
+  readonly nestCount: number;
+  readonly nestWidth: number;
+  readonly nestDepth: number;
+  readonly nestBottom: number;
+  readonly cleanOutWall: Side | 'none';
+  readonly cleanOutStyle: 'slot' | 'doors';
+  readonly cleanOutWidth: number;
+  readonly roostBars: number;
+  readonly roostHeight: number;
+  readonly roostKind: 'flat' | 'pole' | 'shelf';
+  readonly droppingsBoard: boolean;
+  readonly roofCover: 'metal' | 'shingle';
+  readonly rafterSpacing: 16 | 24;
+  readonly overhangFront: number;
+  readonly overhangBack: number;
+  readonly overhangSide: number;
+  readonly eaves: 'mesh' | 'blocked';
+  readonly gutters: boolean;
+}
+
+/** What a house has where its family's table does not ask. */
+export const USUAL_HOUSE: Omit<HouseParams, 'length' | 'depth'> = {
+  studSpacing: 16,
+  siding: 'siding-5/8',
+  doorWall: 'front',
+  doorStyle: 'single',
+  doorWidth: 31,
+  doorHeight: 46,
+  threshold: 8,
+  doorOpens: 'outward',
+  insideRelease: true,
+  windowWall: 'back',
+  windowStyle: 'mesh',
+  windowWidth: 20,
+  windowHeight: 14,
+  popWall: 'left',
+  popWidth: 11,
+  popHeight: 13,
+  popMotor: false,
+  nestWall: 'right',
+  nestStyle: 'outside lid',
+  nestCount: 2,
+  nestWidth: 12,
+  nestDepth: 12,
+  nestBottom: 8,
+  cleanOutWall: 'none',
+  cleanOutStyle: 'slot',
+  cleanOutWidth: 30,
+  roostBars: 2,
+  roostHeight: 28,
+  roostKind: 'flat',
+  droppingsBoard: false,
+  roofCover: 'metal',
+  rafterSpacing: 16,
+  overhangFront: 10,
+  overhangBack: 4,
+  overhangSide: 4,
+  eaves: 'mesh',
+  gutters: false,
+};

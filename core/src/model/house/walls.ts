@@ -1,0 +1,254 @@
+import type { Pt } from '../../geometry/index.ts';
+import type { Side } from '../../build/index.ts';
+import {
+  boxPart,
+  cladding,
+  claddingDepth,
+  cladWall,
+  faceOf,
+  frameGableStuds,
+  frameWall,
+  WALL,
+} from '../../frame/index.ts';
+import type { Axes, PlacedOpening, Sketch } from '../../frame/index.ts';
+import { endTop, faceTop, sidingTop } from './roof.ts';
+import type { HouseRoof } from './roof.ts';
+import type { HouseParams } from './types.ts';
+
+const TRIM = 0.75;
+/** Longest sheet, upright. */
+const SHEET = 96;
+
+export const SIDES: readonly Side[] = ['front', 'back', 'left', 'right'];
+
+/** What the walls are drawn from: their directions, the roof above them, and how far the siding runs below the floor. */
+export interface WallSetting {
+  readonly axes: Record<Side, Axes>;
+  readonly roof: HouseRoof;
+  readonly skirt: number;
+  readonly placed: Record<Side, readonly PlacedOpening[]>;
+  readonly sole?: string;
+  readonly doublePlate?: boolean;
+  /** Stud and its depth, where the walls are lighter than 2×4. */
+  readonly stud?: { readonly item: string; readonly depth: number };
+  /** How the walls hold together, where they do not stay nailed. */
+  readonly bolted?: boolean;
+  readonly joins: string;
+  /** Rows of blocking that something hung on each wall needs. */
+  readonly blockRows?: Partial<Record<Side, readonly number[]>>;
+  /** Sides whose corner boards something else stands in front of. */
+  readonly bare?: readonly { readonly side: Side; readonly end: 'start' | 'end' | 'both' }[];
+}
+
+/** Distance from the front's outer face, for a place along a side wall. */
+export const depthAt = (depth: number, side: 'left' | 'right', a: number): number => (side === 'right' ? a : depth - a);
+
+const isLevel = (side: Side): side is 'front' | 'back' => side === 'front' || side === 'back';
+
+/** Name of a wall as a framer would call it. */
+export const wallName = (roof: HouseRoof, side: Side): string =>
+  isLevel(side) ? `${side} wall` : roof.kind === 'lean' ? `${side} rake wall` : `${side} gable wall`;
+
+/** Heights clear of every opening where a course of sheets may end, highest first. */
+const freeLines = (openings: readonly PlacedOpening[], from: number, to: number): number[] => {
+  const tried = [to, ...openings.flatMap((o) => [o.bottom - 4, o.bottom + o.height + 7]), from];
+  return tried
+    .filter((z) => z >= from && z <= to && openings.every((o) => z < o.bottom - 2.5 || z > o.bottom + o.height + 6))
+    .sort((p, q) => q - p);
+};
+
+/** Frames and skins the four walls of a house and covers their corners. Gives the centres of each wall's full-height studs. */
+export const frameHouseWalls = (
+  sketch: Sketch,
+  p: Pick<HouseParams, 'length' | 'depth' | 'studSpacing' | 'siding' | 'nestDepth'>,
+  s: WallSetting,
+): Record<Side, readonly number[]> => {
+  const clad = cladding(p.siding);
+  const out = clad.thickness;
+  const { roof } = s;
+  const wall = s.stud?.depth ?? WALL;
+  const studCentres: Record<Side, readonly number[]> = { front: [], back: [], left: [], right: [] };
+  for (const side of SIDES) {
+    const level = isLevel(side);
+    const axes = s.axes[side];
+    const id = `${side}-wall`;
+    const name = wallName(roof, side);
+    const wide = level ? p.length : p.depth;
+    const openings = s.placed[side];
+    const raked = !level && roof.kind === 'lean';
+    const slope = raked ? (side === 'right' ? -roof.slope.fall : roof.slope.fall) : 0;
+    const height = isLevel(side) ? roof[side] : raked ? roof.under(depthAt(p.depth, side, 0)) : roof.front;
+    // A wall of boards is nailed to rows of blocks; sheets over 8 ft need a row where their courses meet.
+    const top = isLevel(side)
+      ? sidingTop(roof, side, out)
+      : Math.max(endTop(roof, side, 0), endTop(roof, side, wide), endTop(roof, side, wide / 2));
+    const tall = top + s.skirt > SHEET;
+    const gable = !level && roof.kind === 'gable';
+    const plateLine = height - 0.75;
+    const lines: number[] = [];
+    const rows: number[] = [...(s.blockRows?.[side] ?? [])];
+    if (tall) {
+      if (gable) lines.push(plateLine);
+      if (!gable || plateLine + s.skirt > SHEET) {
+        const line = freeLines(openings, Math.max(12, top - SHEET), SHEET - s.skirt)[0] ?? SHEET - s.skirt;
+        if (!rows.some((z) => Math.abs(z - line) < 3)) rows.push(line);
+        lines.push(line);
+      }
+    }
+    const boards = clad.kind === 'boards';
+    if (boards) {
+      const at = Math.round(height / 2);
+      if (!rows.some((z) => Math.abs(z - at) < 8)) rows.push(at);
+    }
+    const framed = frameWall(sketch, {
+      id,
+      name,
+      axes,
+      from: level ? 0 : wall,
+      to: level ? wide : wide - wall,
+      ...(s.stud ? { studItem: s.stud.item } : {}),
+      height,
+      slope,
+      spacing: p.studSpacing,
+      layoutFrom: 0,
+      openings,
+      ...(s.sole ? { bottomItem: s.sole } : {}),
+      ...(s.doublePlate ? { doublePlate: true } : {}),
+      blockRows: rows,
+    });
+    const line = isLevel(side) ? () => sidingTop(roof, side, out) : (a: number) => endTop(roof, side, a);
+    const joints = cladWall(sketch, {
+      id,
+      name,
+      axes,
+      from: 0,
+      to: wide,
+      bottom: -s.skirt,
+      top: line,
+      battenTop: isLevel(side)
+        ? () => sidingTop(roof, side, claddingDepth(clad))
+        : (a: number) => roof.under(depthAt(p.depth, side, a)),
+      cladding: clad,
+      course: SHEET,
+      breaks: lines.sort((a, b) => a - b),
+      peaks: gable ? [wide / 2] : [],
+      centres: framed.centres,
+      cripples: framed.cripples,
+      openings,
+    });
+    studCentres[side] = framed.centres;
+    if (gable)
+      frameGableStuds(sketch, {
+        id,
+        name,
+        axes,
+        slope: roof.slope,
+        plate: height,
+        centres: [...joints, wide / 2, ...framed.centres],
+      });
+    sketch.assembly({
+      id,
+      name,
+      kind: 'wall',
+      face: faceOf(axes),
+      flat: true,
+      ...(level || gable ? { square: { width: level ? wide : wide - 2 * wall, height } } : {}),
+      tapes: [framed.tape],
+      joins: {
+        to: s.joins,
+        how: s.bolted
+          ? 'bolted through the corner studs and the plates, heads outside'
+          : level
+            ? 'stood on the floor, plates nailed through into the rim'
+            : 'stood between front and back wall, nailed through both',
+      },
+    });
+    for (const o of openings)
+      sketch.opening({
+        id: `${id}/${o.id}`,
+        kind: o.kind,
+        wall: side,
+        ...(o.style ? { style: o.style } : {}),
+        assembly: id,
+        left: o.left,
+        bottom: o.bottom,
+        width: o.width,
+        height: o.height,
+        sillAboveGround: axes.origin[2] + o.bottom,
+        above: (isLevel(side) ? sidingTop(roof, side, out) : line(o.left + o.width / 2)) - o.bottom - o.height,
+      });
+    const region: Pt[] = isLevel(side)
+      ? [
+          [0, -s.skirt],
+          [wide, -s.skirt],
+          [wide, faceTop(roof, side)],
+          [0, faceTop(roof, side)],
+        ]
+      : [
+          [0, -s.skirt],
+          [wide, -s.skirt],
+          [wide, endTop(roof, side, wide)],
+          ...(gable ? ([[wide / 2, endTop(roof, side, wide / 2)]] as Pt[]) : []),
+          [0, endTop(roof, side, 0)],
+        ];
+    sketch.face({
+      id,
+      name,
+      place: faceOf(axes),
+      region,
+      // A nest row closes its opening from outside.
+      within: [-wall, openings.some((o) => o.kind === 'nest') ? p.nestDepth + 4 : out + 1],
+    });
+    for (const end of ['start', 'end'] as const) {
+      const bare = (at: Side, which: 'start' | 'end'): boolean =>
+        s.bare?.some((b) => b.side === at && (b.end === which || b.end === 'both')) ?? false;
+      if (bare(side, end) && !level) continue;
+      const board = level ? 3.5 : 2.5;
+      const beyond = level && !bare(side, end) ? out + TRIM : out;
+      const a = end === 'start' ? -beyond : wide + beyond - board;
+      const high = isLevel(side)
+        ? sidingTop(roof, side, out + TRIM)
+        : Math.min(roof.under(depthAt(p.depth, side, a)), roof.under(depthAt(p.depth, side, a + board)));
+      sketch.add(
+        boxPart(
+          axes,
+          'corners',
+          { id: `corners/${side}-${end}`, name: 'corner board', role: 'trim', item: level ? '1x4' : '1x3' },
+          [a, -out - TRIM, -s.skirt],
+          [board, TRIM, high + s.skirt],
+          'z',
+        ),
+      );
+    }
+  }
+  sketch.assembly({
+    id: 'corners',
+    name: 'corner boards',
+    kind: 'fittings',
+    face: faceOf(s.axes.front),
+    flat: false,
+    tapes: [],
+    joins: { to: 'front-wall', how: 'over the corners of the siding' },
+  });
+  return studCentres;
+};
+
+/** Underside of the top plate along each wall, which openings must stay under. */
+export const wallCeilings = (
+  p: Pick<HouseParams, 'depth'>,
+  roof: HouseRoof,
+  plates: 1 | 2,
+): Record<Side, (a: number) => number> => {
+  const T = 1.5;
+  const raked = T * Math.sqrt(1 + roof.slope.fall ** 2);
+  const end =
+    (side: 'left' | 'right') =>
+    (a: number): number =>
+      roof.kind === 'gable' ? roof.front - plates * T : roof.under(depthAt(p.depth, side, a)) - raked;
+  return {
+    front: () => roof.front - plates * T,
+    back: () => roof.back - plates * T,
+    left: end('left'),
+    right: end('right'),
+  };
+};

@@ -1,0 +1,267 @@
+import type { Fitting, FrameNote, Side } from '../../build/index.ts';
+import { cladding, headerHeight, layoutOpenings, nestRowWidth, WALL } from '../../frame/index.ts';
+import type { OpeningWish, PlacedOpening, Sketch } from '../../frame/index.ts';
+import { sidingTop } from './roof.ts';
+import type { HouseRoof } from './roof.ts';
+import type { HouseParams } from './types.ts';
+import { SIDES } from './walls.ts';
+
+const T = 1.5;
+/** Clear height of a nest hole. */
+const NEST_HOLE = 12;
+/** Clear height of the slot that litter is swept out of: 8 to 10 in. Common practice, no source. */
+const CLEAN_OUT = 9;
+/** Wall that the channels of a sliding pop door take on each side. */
+const CHANNELS = 2.5;
+
+interface Wish {
+  readonly wall: Side;
+  readonly wish: OpeningWish;
+}
+
+const plateTop = (roof: HouseRoof, wall: Side): number =>
+  wall === 'front' ? roof.front : wall === 'back' ? roof.back : Math.min(roof.front, roof.back);
+
+/** The openings that the parameters ask for. */
+const wishesOf = (p: HouseParams, roof: HouseRoof, plates: 1 | 2): Wish[] => {
+  const out: Wish[] = [];
+  const add = (wall: Side | 'none', wish: OpeningWish): void => {
+    if (wall !== 'none') out.push({ wall, wish });
+  };
+  const sill = p.threshold < 2.25 ? T : Math.max(2 * T, p.threshold);
+  add(p.doorWall, {
+    id: 'door',
+    kind: 'people door',
+    style: p.doorStyle,
+    width: p.doorWidth,
+    height: p.doorHeight,
+    bottom: sill,
+    leastHeight: 20,
+  });
+  add(p.popWall, {
+    id: 'pop',
+    kind: 'pop door',
+    style: p.popMotor ? 'motor' : 'sliding',
+    width: p.popWidth,
+    height: p.popHeight,
+    bottom: Math.max(2 * T, p.threshold),
+    leastHeight: 10,
+    margin: CHANNELS,
+  });
+  add(p.nestWall, {
+    id: 'nest',
+    kind: 'nest',
+    style: p.nestStyle,
+    width: nestRowWidth(p.nestCount, p.nestWidth),
+    height: NEST_HOLE,
+    bottom: p.nestBottom,
+    leastHeight: 10,
+  });
+  if (p.windowWall !== 'none') {
+    const high = plateTop(roof, p.windowWall);
+    // Up under its header, above the birds' heads.
+    const bottom = Math.max(12, Math.floor((high - T - 3.5 - 2 - p.windowHeight) * 2) / 2);
+    add(p.windowWall, {
+      id: 'window',
+      kind: 'window',
+      style: p.windowStyle,
+      width: p.windowWidth,
+      height: p.windowHeight,
+      bottom,
+      leastHeight: 6,
+    });
+  }
+  if (p.cleanOutWall !== 'none') {
+    const doors = p.cleanOutStyle === 'doors';
+    // Doors reach up to what their header leaves under a single or doubled plate.
+    const most = plateTop(roof, p.cleanOutWall) - plates * T - headerHeight(p.cleanOutWidth) - T;
+    add(p.cleanOutWall, {
+      id: 'clean-out',
+      kind: 'clean-out',
+      style: doors ? 'double' : 'single',
+      width: p.cleanOutWidth,
+      height: doors ? Math.floor(Math.min(most, 72) * 2) / 2 : CLEAN_OUT,
+      bottom: T,
+      leastHeight: 8,
+    });
+  }
+  return out;
+};
+
+/** Least height that is still of use, by kind. */
+const LEAST: Record<Fitting['kind'], number> = {
+  'people door': 20,
+  'pop door': 10,
+  nest: 10,
+  window: 6,
+  vent: 3,
+  'clean-out': 8,
+  gate: 20,
+};
+
+/** A fitting put by hand, as a wish with its place. */
+const pinned = (f: Fitting): Wish => ({
+  wall: f.wall,
+  wish: {
+    id: f.id,
+    kind: f.kind,
+    style: f.style,
+    width: f.width,
+    height: f.height,
+    // An opening stands on the plate or clear of it by a sill.
+    bottom: f.bottom < 2.25 ? T : Math.max(2 * T, f.bottom),
+    leastHeight: Math.min(f.height, LEAST[f.kind]),
+    at: f.left,
+    ...(f.kind === 'pop door' ? { margin: CHANNELS } : {}),
+  },
+});
+
+const leftOutFix = (o: OpeningWish, p: HouseParams): FrameNote['fix'] | undefined => {
+  const fix = (label: string, patch: Record<string, string | number>): FrameNote['fix'] => ({ label, patch });
+  if (o.at !== undefined) return undefined;
+  if (o.kind === 'window') return fix('Leave the window out', { windowWall: 'none' });
+  if (o.kind === 'nest')
+    return p.nestCount > 1 ? fix('Make it one nest', { nestCount: 1 }) : fix('No nests here', { nestWall: 'none' });
+  if (o.kind === 'people door') return fix('Make the door 20″ wide', { doorWidth: 20 });
+  if (o.kind === 'clean-out') return fix('Make the clean-out 16″', { cleanOutWidth: 16 });
+  return undefined;
+};
+
+/** How far a nest lid stands out beyond its boxes, and how much higher than the hole it starts. */
+const LID_OUT = 1.5;
+const LID_RISE = 1.7;
+const LID_FALL = Math.tan((15 * Math.PI) / 180);
+
+/** Highest that the floor of a nest row may be on a level wall, so that its lid passes under the rafter tails. */
+const highestNest = (p: HouseParams, roof: HouseRoof, side: 'front' | 'back', hole: number): number => {
+  const out = cladding(p.siding).thickness;
+  const overhang = side === 'front' ? p.overhangFront : p.overhangBack;
+  const reach = Math.min(out + p.nestDepth + LID_OUT, overhang);
+  const eave = side === 'front' ? roof.under(-reach) : roof.under(roof.depth + reach);
+  const lid = hole + LID_RISE - Math.max(0, reach - out) * LID_FALL;
+  return Math.floor((Math.min(eave - lid, sidingTop(roof, side, out) - hole - LID_RISE) - 0.25) * 2) / 2;
+};
+
+/** Lowers nests whose lids would meet the eave; leaves out those that find no height at all. */
+const underEave = (sketch: Sketch, p: HouseParams, roof: HouseRoof, wishes: readonly Wish[]): Wish[] =>
+  wishes.flatMap((w) => {
+    if (w.wish.kind !== 'nest' || (w.wall !== 'front' && w.wall !== 'back')) return [w];
+    const most = highestNest(p, roof, w.wall, w.wish.height);
+    if (w.wish.bottom <= most) return [w];
+    const drawn = most >= 4;
+    sketch.note({
+      code: 'nest-under-eave',
+      severity: 'stop',
+      what: `A nest floor at ${w.wish.bottom}″ brings the lid into the rafter tails of the ${w.wall}.`,
+      why: drawn
+        ? 'The lid must pass under the eave; it was drawn lower.'
+        : 'There is no room for it under this eave; it was left out.',
+      ...(w.wish.at !== undefined
+        ? {}
+        : {
+            fix: drawn
+              ? { label: `Set the nest floor at ${most}″`, patch: { nestBottom: most } }
+              : { label: 'Put the nests in the right wall', patch: { nestWall: 'right' } },
+          }),
+    });
+    return drawn ? [{ ...w, wish: { ...w.wish, bottom: most } }] : [];
+  });
+
+/** An inner wall across the house: the end of the bird room and the start of the store, along the front. */
+export interface InnerLine {
+  readonly birdEnd: number;
+  readonly storeStart: number;
+}
+
+interface Zone {
+  readonly from: number;
+  readonly to: number;
+  readonly wishes: readonly OpeningWish[];
+}
+
+/** Stretches of a wall that openings are spread over: doors into the store, all else to the birds, where there are two rooms. */
+const zonesOf = (
+  p: HouseParams,
+  side: Side,
+  wall: number,
+  asked: readonly OpeningWish[],
+  inner: InnerLine | undefined,
+): readonly Zone[] => {
+  if (side === 'left' || side === 'right') return [{ from: wall, to: p.depth - wall, wishes: asked }];
+  if (!inner) return [{ from: 0, to: p.length, wishes: asked }];
+  const flip = (x: number): number => (side === 'front' ? x : p.length - x);
+  const [b0, b1] = [flip(0), flip(inner.birdEnd)].sort((m, n) => m - n) as [number, number];
+  const [s0, s1] = [flip(inner.storeStart), flip(p.length)].sort((m, n) => m - n) as [number, number];
+  const inStore = (w: OpeningWish): boolean =>
+    w.at === undefined ? w.kind === 'people door' && s1 - s0 >= w.width + 9 : w.at + w.width / 2 > s0 && w.at < s1;
+  return [
+    { from: b0, to: b1, wishes: asked.filter((w) => !inStore(w)) },
+    { from: s0, to: s1, wishes: asked.filter(inStore) },
+  ];
+};
+
+/** Where every opening goes on each wall; what does not fit is left out and noted. */
+export const placeOpenings = (
+  sketch: Sketch,
+  p: HouseParams,
+  roof: HouseRoof,
+  ceiling: Record<Side, (a: number) => number>,
+  fittings: readonly Fitting[],
+  plates: 1 | 2,
+  wall: number = WALL,
+  inner?: InnerLine,
+): Record<Side, readonly PlacedOpening[]> => {
+  const byHand = new Set(fittings.map((f) => f.id));
+  const all = underEave(sketch, p, roof, [
+    ...fittings.map(pinned),
+    ...wishesOf(p, roof, plates).filter((w) => !byHand.has(w.wish.id)),
+  ]);
+  const out: Record<Side, readonly PlacedOpening[]> = { front: [], back: [], left: [], right: [] };
+  for (const side of SIDES) {
+    const asked = all.filter((w) => w.wall === side).map((w) => w.wish);
+    const zones = zonesOf(p, side, wall, asked, inner);
+    const laid = zones.map((zone) => layoutOpenings(zone.from, zone.to, zone.wishes, ceiling[side]));
+    const placed = laid.flatMap((l) => l.placed);
+    const lowered = laid.flatMap((l) => l.lowered);
+    const left = laid.flatMap((l) => l.left);
+    out[side] = placed;
+    for (const o of lowered) {
+      const got = placed.find((q) => q.id === o.id)?.height ?? 0;
+      sketch.note({
+        code: `${o.id}-lowered`,
+        severity: o.kind === 'people door' ? 'warn' : 'stop',
+        what: `The ${o.kind} is ${got}″ high, not ${o.height}″.`,
+        why: `Its header must pass under the top plate of the ${side} wall.`,
+        ...(o.at !== undefined
+          ? {}
+          : o.kind === 'people door'
+            ? {
+                fix: {
+                  label: `Make the door ${Math.floor(got * 2) / 2}″`,
+                  patch: { doorHeight: Math.max(24, Math.floor(got * 2) / 2) },
+                },
+              }
+            : o.kind === 'window'
+              ? { fix: { label: 'Leave the window out', patch: { windowWall: 'none' } } }
+              : {}),
+      });
+    }
+    for (const o of left) {
+      const fix = leftOutFix(o, p);
+      sketch.note({
+        code: `${o.id}-left-out`,
+        severity: 'stop',
+        what:
+          o.at === undefined
+            ? `The ${o.kind} does not fit in the ${side} wall.`
+            : `The ${o.kind} cannot stand at ${o.at}″ in the ${side} wall.`,
+        why:
+          o.at === undefined
+            ? `It needs ${o.width + 9}″ of wall with its studs beside what else stands there, and ${o.leastHeight}″ of height; it was left out.`
+            : 'Its king and jack studs would run into a corner or into the studs of another opening, or its header into the plate; it was left out.',
+        ...(fix ? { fix } : {}),
+      });
+    }
+  }
+  return out;
+};
