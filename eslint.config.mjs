@@ -24,7 +24,7 @@ const CORE_ORDER = [
   'formats',
   'order',
 ];
-const CORE_PACKAGES = ['earcut', 'papaparse'];
+const CORE_PACKAGES = ['earcut', 'papaparse', 'polygon-clipping'];
 
 const coreFolderRule = (folder, index) => ({
   files: [`core/src/${folder}/**/*.ts`],

@@ -210,6 +210,8 @@ export interface SpanFact {
 export interface BuildFacts {
   /** Meant to be moved on its own ground. */
   readonly movable: boolean;
+  /** Comes apart into panels that are carried one by one. */
+  readonly knockDown?: boolean;
   /** Rests on: `[minX, minY, maxX, maxY]` of its feet. */
   readonly base: readonly [number, number, number, number];
   readonly enclosedHeight: number;

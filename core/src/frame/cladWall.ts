@@ -2,7 +2,7 @@ import { findItem, findLumber, findSheet } from '../stock/index.ts';
 import { chooseJoints } from './chooseJoints.ts';
 import type { PlacedOpening } from './layoutOpenings.ts';
 import { polyPart } from './makePart.ts';
-import { rectOf, skinRing, skinWall, stripRings } from './skinWall.ts';
+import { rectOf, skinRing, skinWall, cutStrip } from './skinWall.ts';
 import type { SkinPlan } from './skinWall.ts';
 import type { Sketch } from './sketch.ts';
 
@@ -109,7 +109,7 @@ export const cladWall = (sketch: Sketch, plan: CladPlan): number[] => {
             ]
           : [[a, b]];
       for (const [p, q] of parts as [number, number][]) {
-        for (const piece of stripRings(skinRing(plan, p, q), p, q, plan.openings.map(rectOf)))
+        for (const piece of cutStrip(skinRing(plan, p, q), plan.openings.map(rectOf)))
           sketch.add(
             polyPart(
               axes,
@@ -141,7 +141,7 @@ export const cladWall = (sketch: Sketch, plan: CladPlan): number[] => {
       const [p, q] = [at - width / 2, at + width / 2];
       if (p < plan.from + 3.5 || q > plan.to - 3.5) continue;
       if (plan.openings.some((o) => clearOf(o).left < q && clearOf(o).right > p && clearOf(o).bottom < -900)) continue;
-      for (const piece of stripRings(skinRing({ ...plan, top }, p, q), p, q, plan.openings.map(clearOf)))
+      for (const piece of cutStrip(skinRing({ ...plan, top }, p, q), plan.openings.map(clearOf)))
         sketch.add(
           polyPart(
             axes,

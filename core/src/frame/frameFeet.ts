@@ -8,10 +8,11 @@ import type { Sketch } from './sketch.ts';
 const T = 1.5;
 const LEG = 3.5;
 
-/** What carries a floor: legs, legs on long runners, sistered skids, or courses of block. */
+/** What carries a floor: the ground under its rim, legs, legs on long runners, sistered skids, or courses of block. */
 export type Foundation =
   | { readonly kind: 'legs'; readonly height: number; readonly braced?: boolean }
   | { readonly kind: 'runners'; readonly height: number; readonly beyond: number; readonly braced?: boolean }
+  | { readonly kind: 'ground' }
   | { readonly kind: 'skids' }
   | { readonly kind: 'blocks'; readonly courses: number };
 
@@ -86,6 +87,7 @@ export const frameFeet = (
   depth: number,
   plan: Foundation,
 ): number => {
+  if (plan.kind === 'ground') return 0;
   if (plan.kind === 'skids') {
     const high = 5.5;
     const rows = Math.max(2, Math.ceil((depth - 3) / 48) + 1);
@@ -93,7 +95,7 @@ export const frameFeet = (
       const y = Math.round((((depth - 3) * r) / (rows - 1)) * 16) / 16;
       for (const k of [0, 1]) {
         // The second of a pair is joined away from the first.
-        const pieces = splitMember(0, length, k === 0 ? [] : [Math.min(96, length / 2)]);
+        const pieces = splitMember(0, length, [length * (k === 0 ? 0.4 : 0.6)]);
         pieces.forEach(([a, b], i) => {
           const ring: Pt[] = [
             ...(i === 0

@@ -120,7 +120,13 @@ export const polyPart = (
   const c = Math.cos(r);
   const s = Math.sin(r);
   const turned = (p: Pt): Pt => [p[0] * c + p[1] * s, -p[0] * s + p[1] * c];
-  const ring = outline.map(turned);
+  // Outlines drawn by formula may give a corner twice.
+  const ring = outline
+    .filter((p, i) => {
+      const q = outline[(i + 1) % outline.length] as Pt;
+      return Math.abs(p[0] - q[0]) > 1e-6 || Math.abs(p[1] - q[1]) > 1e-6;
+    })
+    .map(turned);
   const [p0, q0] = measurePtBounds(ring);
   const moved = (p: Pt): Pt => [p[0] - p0, p[1] - q0];
   const mix = (m: number, n: number): Vec3 => [

@@ -1,4 +1,5 @@
-import { clipBelow, rectangle } from '../geometry/index.ts';
+import polygonClipping from 'polygon-clipping';
+import { clipBelow, measureArea, measurePtBounds, rectangle } from '../geometry/index.ts';
 import type { Pt } from '../geometry/index.ts';
 import type { Axes } from './axes.ts';
 import { chooseJoints } from './chooseJoints.ts';
@@ -52,57 +53,46 @@ export const rectOf = (o: PlacedOpening) => ({
   top: o.bottom + o.height,
 });
 
-/** An upright strip of a wall from `a` to `b` with the openings taken out: notched where one reaches in, parted where one crosses. */
-export const stripRings = (
+/** A piece of skin: its outline and the openings wholly inside it. */
+export interface StripPiece {
+  readonly ring: Pt[];
+  readonly holes: Pt[][];
+}
+
+/** Narrowest piece that is worth cutting; what is less stays open, as a joint. */
+const LEAST_PIECE = 0.25;
+
+/**
+ * A strip of a wall's skin with the openings taken out: a hole where one lies inside, a notch where one reaches in, two pieces
+ * where one crosses.
+ */
+export const cutStrip = (
   column: readonly Pt[],
-  a: number,
-  b: number,
-  holes: readonly { readonly left: number; readonly right: number; readonly bottom: number; readonly top: number }[],
-): { readonly ring: Pt[]; readonly holes: Pt[][] }[] => {
-  const near = holes.filter((h) => h.left < b - EPS && h.right > a + EPS).sort((p, q) => p.bottom - q.bottom);
-  const across = near.filter((h) => h.left <= a + EPS && h.right >= b - EPS);
-  const partial = near.filter((h) => !across.includes(h));
-  const foot = Math.min(...column.map((p) => p[1]));
-  const spans: [number, number][] = [];
-  let z = foot;
-  for (const h of across) {
-    if (h.bottom > z + EPS) spans.push([z, h.bottom]);
-    z = Math.max(z, h.top);
-  }
-  spans.push([z, Infinity]);
-  return spans.flatMap(([z0, z1]) => {
-    const body = clipBelow(z1 === Infinity ? [...column] : clipBelow(column, [0, 1], z1), [0, -1], -z0);
-    if (body.length < 3 || Math.max(...body.map((p) => p[1])) - z0 < 0.25) return [];
-    const mine = partial.filter((h) => h.top > z0 + EPS && h.bottom < z1 - EPS);
-    const right = mine.filter((h) => h.right >= b - EPS);
-    const left = mine.filter((h) => h.left <= a + EPS);
-    const inside = mine.filter((h) => !right.includes(h) && !left.includes(h));
-    // The top line of the body, from right to left.
-    const topLine = body.filter((p) => p[1] > z0 + EPS).sort((p, q) => q[0] - p[0]);
-    const ring: Pt[] = [
-      [a, z0],
-      [b, z0],
-      ...right.flatMap((h): Pt[] => [
-        [b, h.bottom],
-        [h.left, h.bottom],
-        [h.left, h.top],
-        [b, h.top],
-      ]),
-      ...topLine,
-      ...[...left].reverse().flatMap((h): Pt[] => [
-        [a, h.top],
-        [h.right, h.top],
-        [h.right, h.bottom],
-        [a, h.bottom],
-      ]),
-    ];
-    // A notch that starts at the foot leaves doubled points.
-    const clean = ring.filter((p, i) => {
-      const q = ring[(i + 1) % ring.length] as Pt;
-      return Math.abs(p[0] - q[0]) > EPS || Math.abs(p[1] - q[1]) > EPS;
-    });
-    return [{ ring: clean, holes: inside.map((h) => rectangle(h.left, h.bottom, h.right, h.top)) }];
+  openings: readonly { readonly left: number; readonly right: number; readonly bottom: number; readonly top: number }[],
+): StripPiece[] => {
+  const [a, low, b, high] = measurePtBounds(column);
+  const near = openings.filter(
+    (h) => h.left < b - EPS && h.right > a + EPS && h.bottom < high - EPS && h.top > low + EPS,
+  );
+  const rect = isRectangle(column);
+  if (near.every((h) => rect && h.left > a + EPS && h.right < b - EPS && h.bottom > low + EPS && h.top < high - EPS))
+    return [{ ring: [...column], holes: near.map((h) => rectangle(h.left, h.bottom, h.right, h.top)) }];
+  const ringOf = (ring: readonly Pt[]): [number, number][] => ring.map((p) => [p[0], p[1]]);
+  const cut = polygonClipping.difference(
+    [ringOf(column)],
+    ...near.map((h): [number, number][][] => [ringOf(rectangle(h.left, h.bottom, h.right, h.top))]),
+  );
+  return cut.flatMap((polygon) => {
+    const rings = polygon.map((ring) => ring.slice(0, -1).map((p): Pt => [p[0], p[1]]));
+    const outer = rings[0] as Pt[];
+    const [x0, y0, x1, y1] = measurePtBounds(outer);
+    return Math.min(x1 - x0, y1 - y0) < LEAST_PIECE ? [] : [{ ring: outer, holes: rings.slice(1) }];
   });
+};
+
+const isRectangle = (ring: readonly Pt[]): boolean => {
+  const [x0, y0, x1, y1] = measurePtBounds(ring);
+  return Math.abs(Math.abs(measureArea(ring)) - (x1 - x0) * (y1 - y0)) < EPS;
 };
 
 /** Covers a wall with sheets joined on studs, openings cut out on the bench. */
@@ -120,7 +110,7 @@ export const skinWall = (sketch: Sketch, plan: SkinPlan): void => {
       const z1 = lines[k + 1] as number;
       const part = clipBelow(clipBelow(column, [0, 1], z1), [0, -1], -z0);
       if (part.length < 3) continue;
-      for (const piece of stripRings(part, a, b, plan.openings.map(rectOf)))
+      for (const piece of cutStrip(part, plan.openings.map(rectOf)))
         sketch.add(
           polyPart(
             plan.axes,

@@ -1,11 +1,13 @@
 import type { Family } from '../family.ts';
 import { lowPen } from './low-pen/index.ts';
+import { panelKit } from './panel-kit/index.ts';
 import { raisedGable } from './raised-gable/index.ts';
 import { raisedLeanTo } from './raised-lean-to/index.ts';
 import { skidHouse } from './skid-house/index.ts';
+import { walkIn } from './walk-in/index.ts';
 
 /** Every family, in the order in which they are offered. */
-export const FAMILIES: readonly Family[] = [lowPen, raisedLeanTo, raisedGable, skidHouse];
+export const FAMILIES: readonly Family[] = [lowPen, raisedLeanTo, raisedGable, skidHouse, panelKit, walkIn];
 
 /** The family of a key, if there is one. */
 export const findFamily = (key: string): Family | undefined => FAMILIES.find((f) => f.key === key);

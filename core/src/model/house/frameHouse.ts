@@ -14,7 +14,7 @@ import type { Axes, PlacedOpening, RampFit, Sketch } from '../../frame/index.ts'
 import { findMesh } from '../../stock/index.ts';
 import { fitHouse } from './fit.ts';
 import type { HouseFittings } from './fit.ts';
-import { frameHouseRoof, roofTop } from './roof.ts';
+import { frameHouseRoof, needsDoublePlate, roofTop } from './roof.ts';
 import type { HouseRoof } from './roof.ts';
 import type { HouseParams } from './types.ts';
 import { frameHouseWalls, wallCeilings } from './walls.ts';
@@ -92,7 +92,8 @@ export const frameHouse = (sketch: Sketch, p: HouseParams, s: HouseSetting): Fra
   const axes = houseAxes(L, D, z);
   const mesh = findMesh('hardware-cloth');
   const clad = cladding(p.siding);
-  const plates = s.doublePlate ? 2 : 1;
+  const doubled = s.doublePlate || needsDoublePlate(roof, clad.thickness);
+  const plates = doubled ? 2 : 1;
   const wall = s.stud?.depth ?? WALL;
   const placed = placeOpenings(sketch, p, roof, wallCeilings(p, roof, plates), s.fittings, plates, wall, s.inner);
   const centres = frameHouseWalls(sketch, p, {
@@ -102,7 +103,7 @@ export const frameHouse = (sketch: Sketch, p: HouseParams, s: HouseSetting): Fra
     placed,
     joins: s.joins,
     ...(s.sole ? { sole: s.sole } : {}),
-    ...(s.doublePlate ? { doublePlate: true } : {}),
+    ...(doubled ? { doublePlate: true } : {}),
     ...(s.stud ? { stud: s.stud } : {}),
     ...(s.bolted ? { bolted: true } : {}),
     ...(s.bare ? { bare: s.bare } : {}),

@@ -6,3 +6,5 @@ export * from './wishes.ts';
 export * from './resolve.ts';
 export * from './fit.ts';
 export * from './frameHouse.ts';
+export * from './innerWall.ts';
+export * from './liner.ts';

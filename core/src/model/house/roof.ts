@@ -21,9 +21,6 @@ import { findRoofing } from '../../stock/index.ts';
 const T = 1.5;
 const DECK = 0.5;
 
-/** Pitch from which the siding under the rafter tails would end below a single plate: the plate is doubled. */
-export const STEEP_PITCH = 8;
-
 /** The roof over a rectangular house, heights from the floor, `t` from the front wall's outer face. */
 export interface HouseRoof {
   readonly kind: 'lean' | 'gable';
@@ -260,3 +257,7 @@ export const frameHouseRoof = (
 /** Height of the highest point of the roof's framing over the floor. */
 export const roofTop = (roof: HouseRoof): number =>
   roof.kind === 'gable' ? ridgeOf(roof.slope).top : roof.front + roof.slope.plumb;
+
+/** Whether siding of this thickness, ending under the rafter tails, would end below a single top plate: then it is doubled. */
+export const needsDoublePlate = (roof: HouseRoof, out: number): boolean =>
+  (roof.slope.seat + out) * roof.slope.fall > 1.9;

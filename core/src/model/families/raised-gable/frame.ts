@@ -1,7 +1,7 @@
 import { rectangle } from '../../../geometry/index.ts';
 import type { Build, Fitting } from '../../../build/index.ts';
 import { floorLumber, frameRaisedFloor, Sketch, wrapLegs } from '../../../frame/index.ts';
-import { frameHouse, gableRoof, resolveRoosts, STEEP_PITCH, USUAL_HOUSE } from '../../house/index.ts';
+import { frameHouse, gableRoof, resolveRoosts, USUAL_HOUSE } from '../../house/index.ts';
 import type { RaisedGableParams } from './params.ts';
 
 /** Frames the raised gable house: floor on braced legs, four walls, fittings, gable roof, mesh around the legs. */
@@ -31,7 +31,6 @@ export const frameRaisedGable = (given: RaisedGableParams, fittings: readonly Fi
     skirt: floor.rim,
     fittings,
     joins: 'base',
-    doublePlate: p.pitch >= STEEP_PITCH,
   });
   return sketch.finish({
     family: 'raised-gable',

@@ -1,7 +1,7 @@
 import { rectangle } from '../../../geometry/index.ts';
 import type { Build, Fitting } from '../../../build/index.ts';
 import { floorLumber, frameRaisedFloor, Sketch } from '../../../frame/index.ts';
-import { frameHouse, gableRoof, resolveRoosts, STEEP_PITCH, USUAL_HOUSE } from '../../house/index.ts';
+import { frameHouse, gableRoof, resolveRoosts, USUAL_HOUSE } from '../../house/index.ts';
 import type { SkidHouseParams } from './params.ts';
 
 /** Longest runner that one stick gives. */
@@ -34,7 +34,6 @@ export const frameSkidHouse = (given: SkidHouseParams, fittings: readonly Fittin
     skirt: floor.rim,
     fittings,
     joins: 'base',
-    doublePlate: p.pitch >= STEEP_PITCH,
   });
   return sketch.finish({
     family: 'skid-house',

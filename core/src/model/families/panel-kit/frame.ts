@@ -1,0 +1,58 @@
+import { rectangle } from '../../../geometry/index.ts';
+import type { Build, Fitting } from '../../../build/index.ts';
+import { frameRaisedFloor, Sketch } from '../../../frame/index.ts';
+import { frameHouse, leanRoof, resolveLowWall, resolveRoosts, USUAL_HOUSE } from '../../house/index.ts';
+import type { PanelKitParams } from './params.ts';
+
+/** Bolts that hold the six panels: three at each corner, one every 16 in of floor, and one at each end of every second rafter. */
+const boltsOf = (length: number, depth: number): number =>
+  4 * 3 + Math.ceil((2 * (length + depth)) / 16) + 2 * Math.ceil(length / 32);
+
+/** Frames the panel kit: floor, four walls and a roof, each one panel that two people carry, bolted together. */
+export const framePanelKit = (given: PanelKitParams, fittings: readonly Fitting[]): Build => {
+  const sketch = new Sketch();
+  const full = { ...USUAL_HOUSE, ...given };
+  const lowWall = resolveLowWall(sketch, full);
+  const p: PanelKitParams = resolveRoosts(sketch, { ...full, lowWall }, lowWall);
+  const { length: L, depth: D } = p;
+  const floor = frameRaisedFloor(sketch, {
+    length: L,
+    depth: D,
+    foundation: { kind: 'ground' },
+    rimItem: '2x6-pt',
+    joistItem: '2x4',
+    spacing: 16,
+  });
+  sketch.face({
+    id: 'floor',
+    name: 'floor',
+    place: { origin: [0, 0, floor.top], u: [1, 0, 0], v: [0, 1, 0] },
+    region: rectangle(0, 0, L, D),
+    within: [-0.8, 0.1],
+  });
+  const house = frameHouse(sketch, p, {
+    roof: leanRoof(D, p.highWall, p.lowWall),
+    floor: floor.top,
+    // The wall panels end at the floor so that each lifts off by itself.
+    skirt: 0,
+    fittings,
+    bolted: true,
+    joins: 'base',
+  });
+  sketch.hardware('carriage-bolt', boltsOf(L, D), 'between the panels');
+  return sketch.finish({
+    family: 'panel-kit',
+    capacity: house.capacity,
+    facts: {
+      ...house.facts,
+      movable: false,
+      knockDown: true,
+      base: [0, 0, L, D],
+      spans: [
+        { what: 'floor joist', item: '2x4', span: floor.joistSpan, spacing: 16, part: 'base/joist-1' },
+        ...house.facts.spans,
+      ],
+      meshHeights: [],
+    },
+  });
+};

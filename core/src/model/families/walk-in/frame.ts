@@ -1,0 +1,148 @@
+import { rectangle } from '../../../geometry/index.ts';
+import type { Build, BuildFacts, Fitting } from '../../../build/index.ts';
+import { cladding, floorLumber, frameRaisedFloor, Sketch, WALL } from '../../../frame/index.ts';
+import type { Foundation } from '../../../frame/index.ts';
+import {
+  frameHouse,
+  frameInnerWall,
+  frameLiner,
+  gableRoof,
+  leanRoof,
+  resolveRoosts,
+  needsDoublePlate,
+  USUAL_HOUSE,
+} from '../../house/index.ts';
+import type { InnerLine } from '../../house/index.ts';
+import type { WalkInParams } from './params.ts';
+
+const LINER = 0.25;
+/** Least length that is left for the birds. */
+const LEAST_BIRDS = 40;
+
+/** Rafter for a clear span at 16 in and a 30 psf roof, by the usual tables; the span check has the last word. */
+const rafterFor = (span: number): string => (span > 130 ? '2x8' : span > 84 ? '2x6' : '2x4');
+
+/** Frames the walk-in coop on skids, blocks or a slab, parted into bird room and store where wished. */
+export const frameWalkIn = (given: WalkInParams, fittings: readonly Fitting[]): Build => {
+  const sketch = new Sketch();
+  let p: WalkInParams = resolveRoosts(sketch, { ...USUAL_HOUSE, ...given }, given.wallHeight);
+  const { length: L, depth: D } = p;
+  if (p.innerWall && L - p.storeLength < LEAST_BIRDS + WALL) {
+    const most = Math.floor(L - LEAST_BIRDS - WALL);
+    sketch.note({
+      code: 'store-too-long',
+      severity: 'stop',
+      what: `A store of ${p.storeLength}″ leaves the birds less than ${LEAST_BIRDS}″.`,
+      why: 'The birds need the larger room.',
+      fix:
+        most >= 36
+          ? { label: `Make the store ${most}″`, patch: { storeLength: most } }
+          : { label: 'No inner wall', patch: { innerWall: false } },
+    });
+    p = most >= 36 ? { ...p, storeLength: most } : { ...p, innerWall: false };
+  }
+  const lumber = floorLumber(D);
+  const slab = p.foundation === 'slab';
+  const foundation: Foundation =
+    p.foundation === 'blocks' ? { kind: 'blocks', courses: p.blockCourses } : { kind: 'skids' };
+  const floor = slab
+    ? undefined
+    : frameRaisedFloor(sketch, { length: L, depth: D, foundation, ...lumber, spacing: 16 });
+  const z = floor?.top ?? 0;
+  if (floor)
+    sketch.face({
+      id: 'floor',
+      name: 'floor',
+      place: { origin: [0, 0, z], u: [1, 0, 0], v: [0, 1, 0] },
+      region: rectangle(0, 0, L, D),
+      within: [-0.8, 0.1],
+    });
+  else sketch.hardware('anchor-bolt', Math.ceil((2 * (L + D)) / 48), 'sole plates to the slab');
+  const lean = p.roofKind === 'lean';
+  const rafterItem = rafterFor(lean ? D - 2 * WALL : D / 2 - WALL);
+  const roof = lean
+    ? leanRoof(D, p.wallHeight + (p.pitch / 12) * (D - WALL), p.wallHeight, rafterItem)
+    : gableRoof(D, p.wallHeight, p.pitch, rafterItem);
+  const doublePlate = needsDoublePlate(roof, cladding(p.siding).thickness) || (!lean && D > 72);
+  const inner: InnerLine | undefined = p.innerWall
+    ? { birdEnd: L - p.storeLength - WALL, storeStart: L - p.storeLength }
+    : undefined;
+  const house = frameHouse(sketch, p, {
+    roof,
+    floor: z,
+    skirt: floor?.rim ?? 0,
+    fittings,
+    rafterItem,
+    ...(slab ? { sole: '2x4-pt' } : {}),
+    doublePlate,
+    joins: slab ? 'front-wall' : 'base',
+    ...(p.liner ? { lining: LINER } : {}),
+    ...(inner ? { inner } : {}),
+  });
+  const room = inner
+    ? frameInnerWall(sketch, {
+        roof,
+        store: inner.storeStart,
+        length: L,
+        floor: z,
+        spacing: p.studSpacing,
+        nests: p.storeNests,
+        nestWidth: p.nestWidth,
+        nestDepth: p.nestDepth,
+        nestBottom: Math.max(8, p.nestBottom),
+        doublePlate,
+        sole: slab ? '2x4-pt' : '2x4',
+      })
+    : undefined;
+  if (p.liner)
+    frameLiner(sketch, {
+      length: L,
+      depth: D,
+      floor: z,
+      height: p.linerHeight,
+      to: inner?.birdEnd ?? L - WALL,
+      placed: house.placed,
+      centres: house.centres,
+      ...(room ? { inner: { openings: room.openings, centres: room.centres } } : {}),
+    });
+  sketch.hardware('feed-tube', inner ? p.feedTubes : 0, 'through the inner wall');
+  const nests = room && room.nests > 0 ? room.nests : 0;
+  const facts: BuildFacts = {
+    ...house.facts,
+    movable: false,
+    base: [0, 0, L, D],
+    ...(nests > 0
+      ? {
+          nests: {
+            count: nests + (house.facts.nests?.count ?? 0),
+            bottom: room?.nestBottom ?? 0,
+            top: (room?.nestBottom ?? 0) + 12,
+            width: p.nestWidth,
+            depth: p.nestDepth,
+            wall: 'store',
+          },
+        }
+      : {}),
+    spans: [
+      ...(floor
+        ? [
+            {
+              what: 'floor joist' as const,
+              item: lumber.joistItem,
+              span: floor.joistSpan,
+              spacing: 16,
+              part: 'base/joist-1',
+            },
+          ]
+        : []),
+      ...house.facts.spans,
+    ],
+    meshHeights: [],
+    ...(p.foundation === 'blocks' ? { underfloor: { open: true, clear: z - (floor?.rim ?? 0) } } : {}),
+  };
+  return sketch.finish({
+    family: 'walk-in',
+    capacity: { ...house.capacity, nests: (house.capacity.nests ?? 0) + nests },
+    facts,
+  });
+};

@@ -1,0 +1,193 @@
+import type { Pt } from '../../geometry/index.ts';
+import { clipBelow } from '../../geometry/index.ts';
+import {
+  faceOf,
+  fitDoor,
+  fitNestRow,
+  frameWall,
+  layoutOpenings,
+  nestRowWidth,
+  polyPart,
+  ridgeOf,
+  skinWall,
+  wallAxes,
+  WALL,
+} from '../../frame/index.ts';
+import type { OpeningWish, PlacedOpening, Sketch } from '../../frame/index.ts';
+import { findMesh, findSheet } from '../../stock/index.ts';
+import type { HouseRoof } from './roof.ts';
+
+const T = 1.5;
+const SKIN = 'ply-1/2';
+
+/** The wall between bird room and store. */
+export interface InnerWallPlan {
+  readonly roof: HouseRoof;
+  /** Its face in the store, along the front. */
+  readonly store: number;
+  readonly length: number;
+  readonly floor: number;
+  readonly spacing: number;
+  readonly nests: number;
+  readonly nestWidth: number;
+  readonly nestDepth: number;
+  readonly nestBottom: number;
+  readonly doublePlate: boolean;
+  readonly sole: string;
+}
+
+/**
+ * Frames the inner wall with its door and the nests that open into the store; above a level plate mesh closes the gable, so that
+ * air passes and birds do not.
+ */
+export const frameInnerWall = (
+  sketch: Sketch,
+  plan: InnerWallPlan,
+): {
+  readonly nests: number;
+  readonly nestBottom: number;
+  readonly openings: readonly PlacedOpening[];
+  readonly centres: readonly number[];
+} => {
+  const { roof, store, floor: z } = plan;
+  const D = roof.depth;
+  const id = 'inner-wall';
+  const name = 'inner wall';
+  // Seen from the store: to the right is the back, inward are the birds.
+  const axes = wallAxes('right', [store, 0, z]);
+  const lean = roof.kind === 'lean';
+  const raked = T * Math.sqrt(1 + roof.slope.fall ** 2);
+  const plates = plan.doublePlate ? 2 : 1;
+  const ceiling = (a: number): number => (lean ? roof.under(a) - raked : roof.front - plates * T);
+  let count = Math.min(plan.nests, 4);
+  const wishes = (n: number): OpeningWish[] => [
+    { id: 'inner-door', kind: 'people door', width: 28, height: 74, bottom: T, leastHeight: 56 },
+    ...(n > 0
+      ? [
+          {
+            id: 'store-nests',
+            kind: 'nest' as const,
+            width: nestRowWidth(n, plan.nestWidth),
+            height: 12,
+            bottom: plan.nestBottom,
+            leastHeight: 10,
+          },
+        ]
+      : []),
+  ];
+  let layout = layoutOpenings(WALL, D - WALL, wishes(count), ceiling);
+  // Nests give way to the door, one box at a time.
+  while (count > 0 && layout.left.length > 0) layout = layoutOpenings(WALL, D - WALL, wishes(--count), ceiling);
+  if (count < plan.nests)
+    sketch.note({
+      code: 'store-nests-fewer',
+      severity: 'stop',
+      what: `Only ${count} of ${plan.nests} nests fit beside the door in the inner wall.`,
+      why: 'The wall holds the door and the nests with their studs.',
+      fix: { label: `Make it ${count}`, patch: { storeNests: count } },
+    });
+  const openings = layout.placed;
+  const framed = frameWall(sketch, {
+    id,
+    name,
+    axes,
+    from: WALL,
+    to: D - WALL,
+    height: lean ? roof.under(0) : roof.front,
+    slope: lean ? -roof.slope.fall : 0,
+    spacing: plan.spacing,
+    layoutFrom: 0,
+    openings,
+    bottomItem: plan.sole,
+    ...(plan.doublePlate && !lean ? { doublePlate: true } : {}),
+    ...(Math.max(ceiling(WALL), ceiling(D - WALL)) > 94 ? { blockRows: [84] } : {}),
+  });
+  const skin = findSheet(SKIN);
+  skinWall(sketch, {
+    id,
+    name,
+    axes,
+    from: WALL,
+    to: D - WALL,
+    bottom: 0,
+    top: (a) => (lean ? roof.under(a) : roof.front),
+    item: skin.key,
+    thickness: skin.thickness,
+    sheet: skin.width,
+    course: 96,
+    breaks: [84],
+    centres: framed.centres,
+    cripples: framed.cripples,
+    openings,
+  });
+  if (!lean) {
+    const mesh = findMesh('hardware-cloth');
+    const ring: Pt[] = [
+      [WALL, roof.front],
+      [D - WALL, roof.front],
+      [D - WALL, roof.under(D - WALL)],
+      [D / 2, roof.under(D / 2)],
+      [WALL, roof.under(WALL)],
+    ];
+    const cut = clipBelow(ring, [0, 1], ridgeOf(roof.slope).bottom);
+    sketch.add(
+      polyPart(
+        axes,
+        id,
+        { id: `${id}/mesh`, name: 'mesh over the inner wall', role: 'mesh', item: mesh.key },
+        'az',
+        cut,
+        T,
+        mesh.thickness,
+      ),
+    );
+  }
+  sketch.assembly({
+    id,
+    name,
+    kind: 'wall',
+    face: faceOf(axes),
+    flat: true,
+    ...(lean ? {} : { square: { width: D - 2 * WALL, height: roof.front } }),
+    tapes: [framed.tape],
+    joins: { to: 'front-wall', how: 'stood between front and back wall, end studs nailed through to blocking' },
+  });
+  for (const o of openings) {
+    sketch.opening({
+      id: `${id}/${o.id}`,
+      kind: o.kind,
+      assembly: id,
+      left: o.left,
+      bottom: o.bottom,
+      width: o.width,
+      height: o.height,
+      sillAboveGround: z + o.bottom,
+    });
+    if (o.kind === 'people door')
+      fitDoor(sketch, {
+        id: 'inner-door',
+        name: 'inner door',
+        axes,
+        opening: o,
+        skin: { item: SKIN, thickness: skin.thickness, role: 'door' },
+        joins: id,
+      });
+    else
+      fitNestRow(sketch, {
+        id: 'store-nests',
+        axes,
+        opening: o,
+        count,
+        boxWidth: plan.nestWidth,
+        depth: plan.nestDepth,
+        out: skin.thickness,
+        joins: id,
+      });
+  }
+  return {
+    nests: openings.some((o) => o.kind === 'nest') ? count : 0,
+    nestBottom: plan.nestBottom,
+    openings,
+    centres: framed.centres,
+  };
+};
