@@ -17,3 +17,7 @@ export * from './fitNestRow.ts';
 export * from './fitRamp.ts';
 export * from './fitRoosts.ts';
 export * from './fitWindow.ts';
+export * from './framePenSides.ts';
+export * from './framePenLid.ts';
+export * from './fitWheels.ts';
+export * from './fitInsideNests.ts';

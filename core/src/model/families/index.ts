@@ -1,4 +1,5 @@
 import type { Family } from '../family.ts';
+import { gardenArk } from './garden-ark/index.ts';
 import { lowPen } from './low-pen/index.ts';
 import { panelKit } from './panel-kit/index.ts';
 import { raisedGable } from './raised-gable/index.ts';
@@ -7,7 +8,7 @@ import { skidHouse } from './skid-house/index.ts';
 import { walkIn } from './walk-in/index.ts';
 
 /** Every family, in the order in which they are offered. */
-export const FAMILIES: readonly Family[] = [lowPen, raisedLeanTo, raisedGable, skidHouse, panelKit, walkIn];
+export const FAMILIES: readonly Family[] = [lowPen, raisedLeanTo, raisedGable, skidHouse, panelKit, walkIn, gardenArk];
 
 /** The family of a key, if there is one. */
 export const findFamily = (key: string): Family | undefined => FAMILIES.find((f) => f.key === key);

@@ -1,0 +1,72 @@
+import { faceOf, UNIT_AXES, wallAxes } from './axes.ts';
+import { boxPart, polyPart } from './makePart.ts';
+import type { Sketch } from './sketch.ts';
+
+const T = 1.5;
+const WHEEL_WIDE = 1.75;
+
+/** A pair of wheels outside a pen's long sides, `at` inches from its left end. */
+export interface WheelPlan {
+  /** Stock key such as `wheel-8`; its number is the diameter. */
+  readonly wheel: string;
+  readonly at: number;
+  readonly width: number;
+  /** What stands on the sides' outer faces. */
+  readonly out: number;
+  readonly joins: string;
+  /** Bolted for good, on drop-down levers, or on pins that are drawn while it stands. */
+  readonly how?: 'fixed' | 'lever' | 'slip-on';
+  /** Inner face of the side's framing; 1 1/2 in where left out. */
+  readonly side?: number;
+}
+
+/** Diameter of a wheel, inches. */
+export const wheelDiameter = (wheel: string): number => Number(wheel.slice('wheel-'.length));
+
+/** Wheels bolted through a block inside each long side; the block carries the bolt and keeps the frame on the ground. */
+export const fitWheels = (sketch: Sketch, plan: WheelPlan): void => {
+  const { at: x, width: W } = plan;
+  const side = plan.side ?? T;
+  const diameter = wheelDiameter(plan.wheel);
+  const r = diameter / 2;
+  for (const where of ['front', 'back'] as const) {
+    const axes = where === 'front' ? UNIT_AXES : wallAxes('back', [2 * x, W, 0]);
+    sketch.add(
+      boxPart(
+        axes,
+        'moving',
+        { id: `moving/block-${where}`, name: 'wheel block', role: 'blocking', item: '2x6-pt' },
+        [x - 4, side, 0],
+        [8, T, 5.5],
+        'a',
+      ),
+    );
+    const ring = Array.from(
+      { length: 24 },
+      (_, i) => [x + r * Math.cos((i * Math.PI) / 12), r + r * Math.sin((i * Math.PI) / 12)] as const,
+    );
+    sketch.add(
+      polyPart(
+        axes,
+        'moving',
+        { id: `moving/wheel-${where}`, name: `${diameter} in wheel`, role: 'wheel', item: plan.wheel },
+        'az',
+        ring,
+        -plan.out - WHEEL_WIDE,
+        WHEEL_WIDE,
+      ),
+    );
+  }
+  sketch.hardware('axle-bolt', 2, 'wheels');
+  if (plan.how === 'lever') sketch.hardware('wheel-lever', 2, 'wheels');
+  if (plan.how === 'slip-on') sketch.hardware('slip-pin', 2, 'wheels');
+  sketch.assembly({
+    id: 'moving',
+    name: 'wheels',
+    kind: 'fittings',
+    face: faceOf(UNIT_AXES),
+    flat: false,
+    tapes: [],
+    joins: { to: plan.joins, how: 'bolted through the block and the long sides' },
+  });
+};
