@@ -212,6 +212,8 @@ export interface BuildFacts {
   readonly movable: boolean;
   /** Comes apart into panels that are carried one by one. */
   readonly knockDown?: boolean;
+  /** Equal bays of a run: each one's length, its step down to the next, and what is left to fill under its low end. */
+  readonly bays?: { readonly count: number; readonly length: number; readonly drop: number; readonly fill: number };
   /** Rests on: `[minX, minY, maxX, maxY]` of its feet. */
   readonly base: readonly [number, number, number, number];
   readonly enclosedHeight: number;

@@ -1,5 +1,6 @@
 import type { Family } from '../family.ts';
 import { gardenArk } from './garden-ark/index.ts';
+import { houseWithRun } from './house-with-run/index.ts';
 import { lowPen } from './low-pen/index.ts';
 import { panelKit } from './panel-kit/index.ts';
 import { raisedGable } from './raised-gable/index.ts';
@@ -8,7 +9,16 @@ import { skidHouse } from './skid-house/index.ts';
 import { walkIn } from './walk-in/index.ts';
 
 /** Every family, in the order in which they are offered. */
-export const FAMILIES: readonly Family[] = [lowPen, raisedLeanTo, raisedGable, skidHouse, panelKit, walkIn, gardenArk];
+export const FAMILIES: readonly Family[] = [
+  lowPen,
+  raisedLeanTo,
+  raisedGable,
+  skidHouse,
+  panelKit,
+  walkIn,
+  gardenArk,
+  houseWithRun,
+];
 
 /** The family of a key, if there is one. */
 export const findFamily = (key: string): Family | undefined => FAMILIES.find((f) => f.key === key);

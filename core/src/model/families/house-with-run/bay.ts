@@ -1,0 +1,380 @@
+import { rectangle } from '../../../geometry/index.ts';
+import type { Pt } from '../../../geometry/index.ts';
+import {
+  blockRows,
+  closeEaves,
+  coverSlope,
+  faceOf,
+  fitDoor,
+  frameGableStuds,
+  frameLeanRafters,
+  frameRidge,
+  frameWall,
+  gableSlope,
+  layoutOpenings,
+  meshWall,
+  polyPart,
+  rafterPlaces,
+  RIDGE_HALF,
+  wallAxes,
+  WALL,
+} from '../../../frame/index.ts';
+import type { LeanRoofPlan, LeanSlope, Sketch } from '../../../frame/index.ts';
+import { findMesh, findRoofing } from '../../../stock/index.ts';
+
+const T = 1.5;
+const RAFTERS_AT = 32;
+
+/** One bay of a run: a box of mesh walls under a gable, `index` counted from the house, `foot` the underside of its sills. */
+export interface BayPlan {
+  readonly index: number;
+  /** Left and right end along the unit. */
+  readonly from: number;
+  readonly to: number;
+  readonly depth: number;
+  readonly foot: number;
+  readonly eave: number;
+  readonly pitch: number;
+  readonly studs: number;
+  readonly roof: 'mesh' | 'metal';
+  readonly mesh: string;
+  /** Width of a gate in its left end; without one the end is open to the next bay. */
+  readonly gate?: number;
+  /** How far the ground at its left end is below its sills, filled on site. */
+  readonly fill: number;
+  /** Step down to the next bay, closed above that bay's roof. */
+  readonly step: number;
+}
+
+/** Roof of a bay, heights from its foot. */
+export const baySlope = (p: Pick<BayPlan, 'depth' | 'eave' | 'pitch'>): LeanSlope =>
+  gableSlope(p.depth, p.eave, p.pitch, '2x4');
+
+const underAt = (s: LeanSlope, t: number): number => s.under(Math.max(t, s.depth - t));
+
+/** Frames one bay with its roof, the closing of the step to the next one, and the fill down to sloping ground. */
+export const frameBay = (sketch: Sketch, p: BayPlan): void => {
+  const n = p.index + 1;
+  const mesh = findMesh(p.mesh);
+  const m = mesh.thickness;
+  const L = p.to - p.from;
+  const D = p.depth;
+  const z = p.foot;
+  const slope = baySlope(p);
+  const top = Math.min(p.eave, slope.under(D + m));
+  const front = wallAxes('front', [p.from, 0, z]);
+  const back = wallAxes('back', [p.to, D, z]);
+  for (const [side, axes] of [
+    ['front', front],
+    ['back', back],
+  ] as const) {
+    const id = `bay-${n}-${side}`;
+    const name = `bay ${n} ${side}`;
+    const framed = frameWall(sketch, {
+      id,
+      name,
+      axes,
+      from: 0,
+      to: L,
+      height: p.eave,
+      slope: 0,
+      spacing: p.studs,
+      layoutFrom: 0,
+      openings: [],
+      bottomItem: '2x4-pt',
+    });
+    meshWall(sketch, {
+      id,
+      name,
+      axes,
+      from: 0,
+      to: L,
+      bottom: 0,
+      top: () => top,
+      item: p.mesh,
+      thickness: m,
+      openings: [],
+    });
+    if (p.fill > 0.5) {
+      // Ground falls to the left: the low end is at the start of the front and at the end of the back.
+      const wedge: Pt[] =
+        side === 'front'
+          ? [
+              [0, 0],
+              [0, -p.fill],
+              [L, 0],
+            ]
+          : [
+              [0, 0],
+              [L, -p.fill],
+              [L, 0],
+            ];
+      sketch.add(
+        polyPart(
+          axes,
+          `${id}-fill`,
+          {
+            id: `${id}-fill/mesh`,
+            name: 'fill to the ground',
+            role: 'mesh',
+            item: p.mesh,
+            fit: 'cut on site',
+            tolerance: 3,
+          },
+          'az',
+          wedge,
+          -m,
+          m,
+        ),
+      );
+      sketch.assembly({
+        id: `${id}-fill`,
+        name: `${name} fill`,
+        kind: 'fittings',
+        face: faceOf(axes),
+        flat: false,
+        tapes: [],
+        joins: { to: id, how: 'skirt cut to the ground and laid outward, stones or block behind it' },
+        site: true,
+      });
+    }
+    sketch.assembly({
+      id,
+      name,
+      kind: 'wall',
+      face: faceOf(axes),
+      flat: true,
+      square: { width: L, height: p.eave },
+      tapes: [framed.tape],
+      joins: {
+        to: p.index === 0 ? 'left-wall' : `bay-${n - 1}-${side}`,
+        how:
+          p.index === 0
+            ? 'end stud screwed through the siding into the corner studs'
+            : 'end studs bolted to the bay before',
+      },
+    });
+    sketch.face({
+      id,
+      name,
+      place: faceOf(axes),
+      region: rectangle(0, 0, L, slope.under(D - T / 2) + slope.plumb),
+      within: [-WALL, 1],
+    });
+  }
+
+  const places = rafterPlaces(0, L, RAFTERS_AT);
+  const half = -(D / 2);
+  for (const [side, axes] of [
+    ['front', back],
+    ['back', front],
+  ] as const) {
+    const id = `bay-${n}-roof-${side}`;
+    const plan: LeanRoofPlan = {
+      id,
+      name: `bay ${n} ${side}`,
+      axes,
+      slope,
+      from: 0,
+      to: L,
+      spacing: RAFTERS_AT,
+      rafterItem: '2x4',
+      front: half,
+      back: 2,
+      joins: `bay-${n}-${side}`,
+      seats: 'low',
+      places: axes === front ? places : [...places].map((a) => L - a - T).reverse(),
+    };
+    const framing = { ...plan, front: half - RIDGE_HALF };
+    frameLeanRafters(sketch, framing);
+    closeEaves(sketch, framing, plan.places ?? places, 'blocked', p.mesh);
+    const cover = findRoofing('metal');
+    if (p.roof === 'metal') blockRows(sketch, framing, plan.places ?? places, 32);
+    coverSlope(sketch, plan, {
+      id,
+      name: p.roof === 'metal' ? 'run roof sheet' : 'run roof mesh',
+      role: p.roof === 'metal' ? 'roofing' : 'mesh',
+      item: p.roof === 'metal' ? 'metal' : p.mesh,
+      thickness: p.roof === 'metal' ? cover.thickness : m,
+      from: 0,
+      to: L,
+      lift: 0,
+      width: p.roof === 'metal' ? cover.cover : 1000,
+      course: p.roof === 'metal' ? 144 : 1000,
+      beyond: p.roof === 'metal' ? 1 : 0,
+      candidates: [],
+    });
+    sketch.assembly({
+      id,
+      name: `bay ${n} ${side} roof`,
+      kind: 'roof',
+      face: { origin: [p.from, 0, z + p.eave], u: [1, 0, 0], v: [0, 1, 0] },
+      flat: false,
+      tapes: [],
+      joins: { to: `bay-${n}-${side}`, how: 'rafters in pairs against the ridge, tied to the plate' },
+    });
+    const c = 1 / Math.sqrt(1 + slope.fall ** 2);
+    const { origin, a, t } = axes;
+    sketch.face({
+      id,
+      name: `bay ${n} ${side} roof`,
+      place: {
+        origin: [origin[0] + (t[0] * D) / 2, origin[1] + (t[1] * D) / 2, origin[2] + slope.under(D / 2) + slope.plumb],
+        u: a,
+        v: [t[0] * c, t[1] * c, -slope.fall * c],
+      },
+      region: rectangle(0, 0, L, D / 2 / c),
+      within: [-1, 2],
+    });
+  }
+  frameRidge(
+    sketch,
+    front,
+    `bay-${n}-roof-front`,
+    slope,
+    0,
+    L,
+    places.map((a) => a + T / 2),
+  );
+  if (p.roof === 'metal') sketch.hardware('ridge-cap', Math.ceil(L / 120), 'run ridge');
+  if (p.gate !== undefined) frameRunEnd(sketch, p, slope);
+  if (p.step > 0.5) closeStep(sketch, p, slope);
+};
+
+/** The far end of the run: a gable of mesh with a gate. */
+const frameRunEnd = (sketch: Sketch, p: BayPlan, slope: LeanSlope): void => {
+  const D = p.depth;
+  const m = findMesh(p.mesh).thickness;
+  const id = 'run-end';
+  const name = 'run end';
+  const axes = wallAxes('left', [p.from, D, p.foot]);
+  const gates = layoutOpenings(
+    WALL,
+    D - WALL,
+    [
+      {
+        id: 'gate',
+        kind: 'gate',
+        width: Math.min(p.gate ?? 36, D - 2 * WALL - 9),
+        height: 80,
+        bottom: T,
+        leastHeight: 40,
+      },
+    ],
+    () => p.eave - T,
+  );
+  const framed = frameWall(sketch, {
+    id,
+    name,
+    axes,
+    from: WALL,
+    to: D - WALL,
+    height: p.eave,
+    slope: 0,
+    spacing: p.studs,
+    layoutFrom: 0,
+    openings: gates.placed,
+    bottomItem: '2x4-pt',
+  });
+  frameGableStuds(sketch, { id, name, axes, slope, plate: p.eave, centres: [D / 2, ...framed.centres] });
+  const line = (a: number): number => underAt(slope, a) + slope.plumb;
+  meshWall(sketch, {
+    id,
+    name,
+    axes,
+    from: 0,
+    to: D,
+    bottom: -Math.max(0, p.fill),
+    top: line,
+    peaks: [D / 2],
+    item: p.mesh,
+    thickness: m,
+    openings: gates.placed,
+  });
+  sketch.assembly({
+    id,
+    name,
+    kind: 'wall',
+    face: faceOf(axes),
+    flat: true,
+    square: { width: D - 2 * WALL, height: p.eave },
+    tapes: [framed.tape],
+    joins: { to: `bay-${p.index + 1}-front`, how: 'stood between front and back, screwed through both' },
+  });
+  sketch.face({
+    id,
+    name,
+    place: faceOf(axes),
+    region: [
+      [0, 0],
+      [D, 0],
+      [D, line(D)],
+      [D / 2, line(D / 2)],
+      [0, line(0)],
+    ],
+    within: [-WALL, 1],
+  });
+  for (const gate of gates.placed) {
+    sketch.opening({
+      id: 'run-end/gate',
+      kind: 'gate',
+      assembly: id,
+      left: gate.left,
+      bottom: gate.bottom,
+      width: gate.width,
+      height: gate.height,
+      sillAboveGround: gate.bottom + p.fill,
+    });
+    fitDoor(sketch, {
+      id: 'run-gate',
+      name: 'run gate',
+      axes,
+      opening: gate,
+      skin: { item: p.mesh, thickness: m, role: 'mesh' },
+      joins: id,
+    });
+  }
+};
+
+/** Mesh over the lower bay's roof up to this bay's, on the end rafters and the plate's end: the step in the roof. */
+const closeStep = (sketch: Sketch, p: BayPlan, slope: LeanSlope): void => {
+  const D = p.depth;
+  const m = findMesh(p.mesh).thickness;
+  const id = `step-${p.index + 1}`;
+  const axes = wallAxes('left', [p.from, D, p.foot]);
+  const over = p.roof === 'metal' ? findRoofing('metal').thickness : m;
+  const cover = over * Math.sqrt(1 + slope.fall ** 2);
+  const top = (a: number): number => underAt(slope, a) + slope.plumb;
+  const low = (a: number): number => top(a) + cover - p.step;
+  if (p.step <= cover + 0.1) return;
+  // The lower roof's covering runs past the eave; what is closed here is between the walls.
+  const ring: Pt[] = [
+    [0, low(0)],
+    [D / 2, low(D / 2)],
+    [D, low(D)],
+    [D, top(D)],
+    [D / 2, top(D / 2)],
+    [0, top(0)],
+  ];
+  sketch.add(
+    polyPart(
+      axes,
+      id,
+      { id: `${id}/mesh`, name: 'mesh in the step of the roof', role: 'mesh', item: p.mesh },
+      'az',
+      ring,
+      -m,
+      m,
+    ),
+  );
+  sketch.assembly({
+    id,
+    name: `step below bay ${p.index + 1}`,
+    kind: 'fittings',
+    face: faceOf(axes),
+    flat: false,
+    tapes: [],
+    joins: { to: `bay-${p.index + 1}-front`, how: 'stapled to the end rafters, folded over the lower roof' },
+  });
+  sketch.face({ id, name: `step below bay ${p.index + 1}`, place: faceOf(axes), region: ring, within: [-WALL, 1] });
+};

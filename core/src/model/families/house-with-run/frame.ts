@@ -1,0 +1,136 @@
+import { rectangle } from '../../../geometry/index.ts';
+import type { Build, Fitting } from '../../../build/index.ts';
+import { cladding, floorLumber, frameRaisedFloor, Sketch } from '../../../frame/index.ts';
+import { frameHouse, gableRoof, resolveRoosts, USUAL_HOUSE } from '../../house/index.ts';
+import { baySlope, frameBay } from './bay.ts';
+import type { HouseWithRunParams } from './params.ts';
+
+/** Clear height of a house's side overhang over the run's roof. */
+const UNDER_OVERHANG = 1;
+const METAL = 0.75;
+
+/** Frames a house with a long run of equal bays at its left, each set as much lower as the ground falls over one. */
+export const frameHouseWithRun = (given: HouseWithRunParams, fittings: readonly Fitting[]): Build => {
+  const sketch = new Sketch();
+  const p: HouseWithRunParams = resolveRoosts(sketch, { ...USUAL_HOUSE, ...given }, given.wallHeight);
+  const { length: L, depth: D } = p;
+  const lumber = floorLumber(D);
+  const slab = p.foundation === 'slab';
+  const floor = slab
+    ? undefined
+    : frameRaisedFloor(sketch, {
+        length: L,
+        depth: D,
+        foundation: p.foundation === 'blocks' ? { kind: 'blocks', courses: 1 } : { kind: 'skids' },
+        ...lumber,
+        spacing: 16,
+      });
+  const z = floor?.top ?? 0;
+  if (floor)
+    sketch.face({
+      id: 'floor',
+      name: 'floor',
+      place: { origin: [0, 0, z], u: [1, 0, 0], v: [0, 1, 0] },
+      region: rectangle(0, 0, L, D),
+      within: [-0.8, 0.1],
+    });
+  else sketch.hardware('anchor-bolt', Math.ceil((2 * (L + D)) / 48), 'sole plates to the slab');
+  const roof = gableRoof(D, p.wallHeight, p.pitch);
+
+  // The run's roof must pass under the house's rafters where they stand out over it.
+  let { runEave } = p;
+  const runTop = (eave: number): number => {
+    const s = baySlope({ depth: D, eave, pitch: p.runPitch });
+    return Math.max(
+      ...[0, D / 2].map((t) => s.under(Math.max(t, D - t)) + s.plumb + METAL * 1.2 - (z + roof.under(t))),
+    );
+  };
+  const excess = runTop(runEave) + UNDER_OVERHANG;
+  if (excess > 0) {
+    const most = Math.floor((runEave - excess) * 2) / 2;
+    sketch.note({
+      code: 'run-meets-roof',
+      severity: 'stop',
+      what: `A run with an eave of ${runEave}″ meets the house's roof.`,
+      why: 'Its roof must pass under the side overhang of the house; it was drawn lower.',
+      ...(most >= 60
+        ? { fix: { label: `Make the run eave ${most}″`, patch: { runEave: most } } }
+        : { fix: { label: 'Make the run roof 3 in 12', patch: { runPitch: 3 } } }),
+    });
+    runEave = most;
+  }
+
+  const out = cladding(p.siding).thickness;
+  const bay = p.runLength / p.runBays;
+  const house = frameHouse(sketch, p, {
+    roof,
+    floor: z,
+    skirt: floor?.rim ?? 0,
+    fittings,
+    ...(slab ? { sole: '2x4-pt' } : {}),
+    joins: slab ? 'front-wall' : 'base',
+    doublePlate: true,
+    popUnder: (side, a) => (side === 'left' ? runUnder(D, runEave, p.runPitch, a) - z : Infinity),
+    rampRoom: (side) => (side === 'left' ? bay - 12 : 120),
+    bare: [
+      { side: 'front', end: 'start' },
+      { side: 'back', end: 'end' },
+      { side: 'left', end: 'both' },
+    ],
+  });
+
+  const drop = p.fall / p.runBays;
+  for (let i = 0; i < p.runBays; i++) {
+    const last = i === p.runBays - 1;
+    const to = -out - i * bay;
+    frameBay(sketch, {
+      index: i,
+      from: to - bay,
+      to,
+      depth: D,
+      foot: -i * drop,
+      eave: runEave,
+      pitch: p.runPitch,
+      studs: p.runStuds,
+      roof: p.runRoof,
+      mesh: p.runMesh,
+      ...(last ? { gate: p.runGate } : {}),
+      fill: drop,
+      step: last ? 0 : drop,
+    });
+  }
+  if (p.runBays > 1) sketch.hardware('carriage-bolt', (p.runBays - 1) * 6, 'between the bays');
+  return sketch.finish({
+    family: 'house-with-run',
+    capacity: { ...house.capacity, runArea: (p.runLength * (D - 7)) / 144 },
+    facts: {
+      ...house.facts,
+      movable: false,
+      base: [-out - p.runLength, 0, L, D],
+      spans: [
+        ...(floor
+          ? [
+              {
+                what: 'floor joist' as const,
+                item: lumber.joistItem,
+                span: floor.joistSpan,
+                spacing: 16,
+                part: 'base/joist-1',
+              },
+            ]
+          : []),
+        ...house.facts.spans,
+      ],
+      meshItem: p.runMesh,
+      meshHeights: [{ height: Math.min(runEave, 96), assembly: 'bay-1-front' }],
+      bays: { count: p.runBays, length: bay, drop, fill: drop },
+    },
+  });
+};
+
+/** Underside of the run's rafters over a place along the house's left wall. */
+const runUnder = (depth: number, eave: number, pitch: number, a: number): number => {
+  const s = baySlope({ depth, eave, pitch });
+  const at = (t: number): number => s.under(Math.max(t, depth - t));
+  return Math.min(at(depth - a + 4), at(depth - a - 20));
+};
