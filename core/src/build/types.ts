@@ -199,7 +199,7 @@ export interface HardwareUse {
 
 /** A row of equal bending members, for span checks. */
 export interface SpanFact {
-  readonly what: 'floor joist' | 'rafter' | 'header';
+  readonly what: 'floor joist' | 'ceiling joist' | 'rafter' | 'header';
   readonly item: string;
   readonly span: number;
   readonly spacing: number;
@@ -210,6 +210,8 @@ export interface SpanFact {
 export interface BuildFacts {
   /** Meant to be moved on its own ground. */
   readonly movable: boolean;
+  /** Stands inside another building: no wind, no snow, no trailer. */
+  readonly indoors?: boolean;
   /** Comes apart into panels that are carried one by one. */
   readonly knockDown?: boolean;
   /** Equal bays of a run: each one's length, its step down to the next, and what is left to fill under its low end. */

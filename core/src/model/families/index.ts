@@ -1,4 +1,5 @@
 import type { Family } from '../family.ts';
+import { barnFitOut } from './barn-fit-out/index.ts';
 import { gardenArk } from './garden-ark/index.ts';
 import { houseWithRun } from './house-with-run/index.ts';
 import { lowPen } from './low-pen/index.ts';
@@ -11,13 +12,14 @@ import { walkIn } from './walk-in/index.ts';
 /** Every family, in the order in which they are offered. */
 export const FAMILIES: readonly Family[] = [
   lowPen,
+  gardenArk,
   raisedLeanTo,
   raisedGable,
   skidHouse,
   panelKit,
   walkIn,
-  gardenArk,
   houseWithRun,
+  barnFitOut,
 ];
 
 /** The family of a key, if there is one. */
