@@ -210,6 +210,8 @@ export interface SpanFact {
 export interface BuildFacts {
   /** Meant to be moved on its own ground. */
   readonly movable: boolean;
+  /** Hoops: length along the curve, distance of the feet, rise over them. */
+  readonly hoop?: { readonly length: number; readonly base: number; readonly rise: number; readonly radius: number };
   /** Stands inside another building: no wind, no snow, no trailer. */
   readonly indoors?: boolean;
   /** Comes apart into panels that are carried one by one. */

@@ -1,3 +1,4 @@
+import { findLumber } from '../stock/index.ts';
 import { faceOf, UNIT_AXES, wallAxes } from './axes.ts';
 import { boxPart, polyPart } from './makePart.ts';
 import type { Sketch } from './sketch.ts';
@@ -11,13 +12,13 @@ export interface WheelPlan {
   readonly wheel: string;
   readonly at: number;
   readonly width: number;
-  /** What stands on the sides' outer faces. */
+  /** What stands on the sides' outer faces: mesh, or a ¾ in spacer that clears a roof. */
   readonly out: number;
   readonly joins: string;
   /** Bolted for good, on drop-down levers, or on pins that are drawn while it stands. */
   readonly how?: 'fixed' | 'lever' | 'slip-on';
-  /** Inner face of the side's framing; 1 1/2 in where left out. */
-  readonly side?: number;
+  /** Block inside each side that carries the bolt; none where the side itself is a plank. */
+  readonly block?: '2x6-pt' | '2x3-pt' | 'none';
 }
 
 /** Diameter of a wheel, inches. */
@@ -26,21 +27,33 @@ export const wheelDiameter = (wheel: string): number => Number(wheel.slice('whee
 /** Wheels bolted through a block inside each long side; the block carries the bolt and keeps the frame on the ground. */
 export const fitWheels = (sketch: Sketch, plan: WheelPlan): void => {
   const { at: x, width: W } = plan;
-  const side = plan.side ?? T;
+  const block = plan.block ?? '2x6-pt';
   const diameter = wheelDiameter(plan.wheel);
   const r = diameter / 2;
   for (const where of ['front', 'back'] as const) {
     const axes = where === 'front' ? UNIT_AXES : wallAxes('back', [2 * x, W, 0]);
-    sketch.add(
-      boxPart(
-        axes,
-        'moving',
-        { id: `moving/block-${where}`, name: 'wheel block', role: 'blocking', item: '2x6-pt' },
-        [x - 4, side, 0],
-        [8, T, 5.5],
-        'a',
-      ),
-    );
+    if (block !== 'none')
+      sketch.add(
+        boxPart(
+          axes,
+          'moving',
+          { id: `moving/block-${where}`, name: 'wheel block', role: 'blocking', item: block },
+          [x - 4, T, 0],
+          [8, T, findLumber(block).width],
+          'a',
+        ),
+      );
+    if (plan.out > 0.1)
+      sketch.add(
+        boxPart(
+          axes,
+          'moving',
+          { id: `moving/spacer-${where}`, name: 'wheel spacer', role: 'blocking', item: '1x3' },
+          [x - 3, -plan.out, 0],
+          [6, plan.out, 2.5],
+          'a',
+        ),
+      );
     const ring = Array.from(
       { length: 24 },
       (_, i) => [x + r * Math.cos((i * Math.PI) / 12), r + r * Math.sin((i * Math.PI) / 12)] as const,

@@ -1,6 +1,6 @@
 import { rectangle } from '../geometry/index.ts';
 import type { Pt } from '../geometry/index.ts';
-import type { EndCut } from '../build/index.ts';
+import type { EndCut, Role } from '../build/index.ts';
 import { findLumber } from '../stock/index.ts';
 import type { Axes } from './axes.ts';
 import { polyPart, sawAngle } from './makePart.ts';
@@ -235,7 +235,7 @@ export const coverSlope = (
   cover: {
     readonly id: string;
     readonly name: string;
-    readonly role: 'deck' | 'roofing' | 'mesh';
+    readonly role: Role;
     readonly item: string;
     readonly thickness: number;
     readonly from: number;
@@ -245,15 +245,19 @@ export const coverSlope = (
     readonly course: number;
     readonly beyond: number;
     readonly candidates: readonly number[];
+    /** Where the first edge lies along the slope; 0 is the top of the rafters. */
+    readonly start?: number;
+    /** Where it ends along the slope, instead of at the rafter ends. */
+    readonly end?: number;
   },
 ): void => {
   const { slope: s, axes } = plan;
   const angle = Math.atan(s.fall);
   const c = Math.cos(angle);
-  const run = (s.depth + plan.front + plan.back) / c + cover.beyond;
+  const run = cover.end ?? (s.depth + plan.front + plan.back) / c + cover.beyond;
   const joints = chooseJoints(cover.from, cover.to, cover.width, cover.candidates);
   const courses: number[] = [];
-  for (let d = 0; d < run - 1e-6; d += cover.course) courses.push(d);
+  for (let d = cover.start ?? 0; d < run - 1e-6; d += cover.course) courses.push(d);
   const base = s.under(-plan.front) + s.plumb;
   const at = (d: number, q: number): Pt => [
     -plan.front + d * c + q * Math.sin(angle),
@@ -282,7 +286,7 @@ export const coverSlope = (
         a1 - a0,
         { turn: (-angle * 180) / Math.PI },
       );
-      sketch.add(asFace(edge, a1 - a0, cover.thickness, cover.role === 'deck'));
+      sketch.add(asFace(edge, a1 - a0, cover.thickness, cover.role === 'deck' || cover.role === 'trim'));
     }
   }
 };

@@ -1,0 +1,116 @@
+import { choiceParam, sizeParam } from '../../house/index.ts';
+import type { ParamDef } from '../../params.ts';
+
+/** Parameters of the steep-roof pen, lengths in inches. */
+export interface SteepRoofPenParams {
+  readonly length: number;
+  readonly width: number;
+  readonly sideHeight: number;
+  readonly peak: number;
+  readonly uprightSpacing: number;
+  readonly rafterSpacing: number;
+  readonly roofedLength: number;
+  readonly cover: 'tarp' | 'metal';
+  readonly backEnd: 'closed' | 'mesh';
+  readonly mesh: 'hardware-cloth' | 'welded-wire' | 'poultry-netting';
+  readonly roost: boolean;
+  readonly wheels: 'none' | 'wheel-8' | 'wheel-10';
+  readonly wheelHow: 'fixed' | 'lever' | 'slip-on';
+  readonly handlebar: boolean;
+}
+
+export const steepRoofPenParams: readonly ParamDef[] = [
+  sizeParam('length', 'Length', [72, 96], 96, 'Everything comes out of 8 ft sticks.'),
+  sizeParam('width', 'Width', [42, 72], 48, 'Outside to outside; 48″ gives end pieces of 45″.'),
+  sizeParam('sideHeight', 'Side walls', [17, 30], 24, '24″ takes the roll uncut.'),
+  sizeParam('peak', 'Peak', [48, 78], 62, 'Ground to the top of the ridge.'),
+  {
+    key: 'uprightSpacing',
+    label: 'Uprights at most',
+    group: 'Frame',
+    kind: 'length',
+    min: 16,
+    max: 48,
+    step: 1,
+    default: 32,
+  },
+  {
+    key: 'rafterSpacing',
+    label: 'Rafters at most',
+    group: 'Frame',
+    kind: 'length',
+    min: 16,
+    max: 32,
+    step: 1,
+    default: 24,
+  },
+  {
+    key: 'roofedLength',
+    label: 'Covered part',
+    group: 'Roof',
+    kind: 'length',
+    min: 24,
+    max: 96,
+    step: 1,
+    default: 48,
+    help: 'From the back.',
+  },
+  choiceParam(
+    'cover',
+    'Covered with',
+    'Roof',
+    [
+      ['tarp', 'Tarp over mesh'],
+      ['metal', 'Ribbed metal'],
+    ],
+    'tarp',
+  ),
+  choiceParam(
+    'backEnd',
+    'Back end',
+    'Skin',
+    [
+      ['closed', 'Closed with ply'],
+      ['mesh', 'Mesh'],
+    ],
+    'closed',
+  ),
+  choiceParam(
+    'mesh',
+    'Mesh',
+    'Skin',
+    [
+      ['hardware-cloth', '½″ hardware cloth'],
+      ['welded-wire', '½ × 1″ welded'],
+      ['poultry-netting', '1″ netting'],
+    ],
+    'welded-wire',
+  ),
+  { key: 'roost', label: 'Roost at the back', group: 'Skin', kind: 'flag', default: true },
+  choiceParam(
+    'wheels',
+    'Wheels',
+    'Moving',
+    [
+      ['none', 'None'],
+      ['wheel-8', '8″'],
+      ['wheel-10', '10″'],
+    ],
+    'wheel-10',
+  ),
+  choiceParam(
+    'wheelHow',
+    'Wheels are',
+    'Moving',
+    [
+      ['fixed', 'Fixed'],
+      ['lever', 'On levers'],
+      ['slip-on', 'Slip-on'],
+    ],
+    'fixed',
+    {
+      showWhen: { key: 'wheels', is: ['wheel-8', 'wheel-10'] },
+    },
+  ),
+  { key: 'handlebar', label: 'Handlebar of pipe', group: 'Moving', kind: 'flag', default: true },
+];
