@@ -5,3 +5,5 @@ export * from './measureBounds.ts';
 export * from './findClashes.ts';
 export * from './findGaps.ts';
 export * from './groupParts.ts';
+export * from './mirrorBuild.ts';
+export * from './findUnbackedJoints.ts';

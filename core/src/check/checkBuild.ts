@@ -9,12 +9,18 @@ import type { CheckRules, Finding } from './types.ts';
 const RANK = { stop: 0, warn: 1, tip: 2 } as const;
 
 /** The flock that a spec is judged for when nobody has said. */
-export const defaultFlock = (spec: Spec): Flock =>
-  spec.family === 'low-pen' && spec.params.birds === 'meat'
-    ? { kind: 'meat', now: 25, later: 25, breed: 'standard', ranging: false, mover: 'two adults', moves: 'daily' }
-    : spec.family === 'low-pen'
-      ? { kind: 'layers', now: 6, later: 8, breed: 'standard', ranging: false, mover: 'two adults', moves: 'daily' }
-      : { kind: 'layers', now: 6, later: 8, breed: 'standard', ranging: true, mover: 'two adults', moves: 'never' };
+export const defaultFlock = (spec: Spec): Flock => {
+  const movable = findFamily(spec.family)?.movable ?? false;
+  const daily = movable && spec.family !== 'skid-house';
+  const usual = {
+    breed: 'standard',
+    mover: 'two adults',
+    moves: daily ? 'daily' : movable ? 'yearly' : 'never',
+  } as const;
+  return spec.params.birds === 'meat'
+    ? { ...usual, kind: 'meat', now: 25, later: 25, ranging: false }
+    : { ...usual, kind: 'layers', now: 6, later: 8, ranging: !daily };
+};
 
 /** A fix that would leave the family's ranges is not offered. */
 const usable = (spec: Spec, finding: Finding): Finding => {

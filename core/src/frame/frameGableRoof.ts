@@ -77,6 +77,8 @@ export const frameGableStuds = (
     readonly axes: Axes;
     readonly slope: LeanSlope;
     readonly plate: number;
+    /** Joints of the sheets, each of which gets a stud. */
+    readonly joints?: readonly number[];
     readonly centres: readonly number[];
   },
 ): void => {
@@ -87,25 +89,58 @@ export const frameGableStuds = (
   const angle = sawAngle(Math.atan(s.fall));
   const taken: number[] = [];
   let n = 0;
-  for (const c of plan.centres) {
-    if (taken.some((t) => Math.abs(t - c) < wide + 0.5)) continue;
+  for (const [i, wish] of [...(plan.joints ?? []), ...plan.centres].entries()) {
+    let c = wish;
+    const beside = taken.find((t) => Math.abs(t - c) < wide + 0.5);
+    if (beside !== undefined) {
+      // A joint next to a stud that does not carry it gets one against it.
+      if (i >= (plan.joints?.length ?? 0) || Math.abs(beside - c) < wide / 2 - 0.15) continue;
+      c = beside + Math.sign(c - beside) * wide;
+    }
     const a = c - wide / 2;
     const b = c + wide / 2;
     const middle = s.depth / 2;
     const crosses = a < middle + RIDGE_HALF && b > middle - RIDGE_HALF;
-    const low = Math.min(under(a), under(b), crosses ? ridge.bottom : Infinity);
-    if (low - plate < 2) continue;
+    const low = Math.min(under(a), under(b));
+    if (low - plate < 0.5) continue;
     taken.push(c);
     const text = { id: `${id}/gable-stud-${++n}`, name: `${plan.name} gable stud`, role: 'stud' as const, item: '2x4' };
     if (crosses) {
+      // The post stands under the rafters on both sides of the ridge and is notched round it where the ridge hangs lower.
+      const [r0, r1] = [Math.max(a, middle - RIDGE_HALF), Math.min(b, middle + RIDGE_HALF)];
+      const beside = s.under(middle + RIDGE_HALF);
+      const seat = Math.min(ridge.bottom, beside);
+      const top: Pt[] = [
+        ...(b > r1 + 1e-6
+          ? ([
+              [b, under(b)],
+              [r1, under(r1)],
+            ] as Pt[])
+          : []),
+        [r1, seat],
+        [r0, seat],
+        ...(a < r0 - 1e-6
+          ? ([
+              [r0, under(r0)],
+              [a, under(a)],
+            ] as Pt[])
+          : []),
+      ];
       sketch.add(
-        boxPart(
+        polyPart(
           axes,
           id,
-          { ...text, role: 'post', name: `${plan.name} ridge post` },
-          [a, 0, plate],
-          [wide, T, low - plate],
-          'z',
+          {
+            ...text,
+            role: 'post',
+            name: `${plan.name} ridge post`,
+            ...(beside > ridge.bottom + 0.05 ? { notches: ['notched round the ridge board'] } : {}),
+          },
+          'az',
+          [[a, plate], [b, plate], ...top],
+          0,
+          T,
+          { turn: 90 },
         ),
       );
       continue;

@@ -1,7 +1,9 @@
 import { LengthError, parseLength, printLength } from '../measure/index.ts';
-import type { ParamValue } from '../build/index.ts';
+import { mirrorBuild } from '../build/index.ts';
+import type { Build, Fitting, ParamValue } from '../build/index.ts';
 import type { Family } from './family.ts';
 import { FAMILIES, findFamily } from './families/index.ts';
+import { readFittings } from './fittings.ts';
 import { migrateSpec } from './migrations.ts';
 import type { ParamDef, Params } from './params.ts';
 import { defaultsOf } from './params.ts';
@@ -11,6 +13,10 @@ export interface Spec {
   readonly family: string;
   readonly schema: number;
   readonly params: Params;
+  /** Fittings put by hand; none where left out. */
+  readonly fittings?: readonly Fitting[];
+  /** Left and right exchanged. */
+  readonly mirrored?: boolean;
 }
 
 /** What is wrong with a spec, one entry a fault. */
@@ -112,12 +118,14 @@ export const parseSpec = (json: unknown): Spec => {
   };
   if (!isRecord(json))
     return refuse('spec', json, 'A spec is an object like {"family": "low-pen", "schema": 1, "params": {}}.');
-  const extra = Object.keys(json).filter((k) => !['family', 'schema', 'params', '$schema'].includes(k));
+  const extra = Object.keys(json).filter(
+    (k) => !['family', 'schema', 'params', 'fittings', 'mirrored', '$schema'].includes(k),
+  );
   if (extra.length > 0)
     refuse(
       extra[0] as string,
       json[extra[0] as string],
-      `"${extra.join('", "')}" does not belong in a spec; it has family, schema and params.`,
+      `"${extra.join('", "')}" does not belong in a spec; it has family, schema, params, fittings and mirrored.`,
     );
   const known = FAMILIES.map((f) => f.key).join(', ');
   if (typeof json.family !== 'string')
@@ -141,13 +149,25 @@ export const parseSpec = (json: unknown): Spec => {
   const params = json.params ?? {};
   if (!isRecord(params)) return refuse('params', params, `params: ${show(params)} is not an object of parameters.`);
   const migrated = migrateSpec(family.key, schema, family.schema, params);
-  return { family: family.key, schema: family.schema, params: readParams(family, migrated) };
+  const { fittings, faults } = readFittings(family, json.fittings);
+  if (faults.length > 0) throw new SpecError(faults);
+  const { mirrored } = json;
+  if (mirrored !== undefined && typeof mirrored !== 'boolean')
+    return refuse('mirrored', mirrored, `mirrored: ${show(mirrored)} is not true or false.`);
+  return {
+    family: family.key,
+    schema: family.schema,
+    params: readParams(family, migrated),
+    ...(fittings.length > 0 ? { fittings } : {}),
+    ...(mirrored ? { mirrored } : {}),
+  };
 };
 
 /** Frames a spec. */
-export const buildSpec = (spec: Spec) => {
+export const buildSpec = (spec: Spec): Build => {
   const family = findFamily(spec.family);
   if (!family)
     throw new SpecError([{ param: 'family', value: spec.family, message: `There is no family "${spec.family}".` }]);
-  return family.frame(spec.params);
+  const build = family.frame(spec.params, spec.fittings ?? []);
+  return spec.mirrored ? mirrorBuild(build) : build;
 };

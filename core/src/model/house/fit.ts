@@ -143,7 +143,8 @@ export const fitHouse = (
         }
         case 'pop door': {
           const top = outsideTop(setting.roof, side, o.left - 4, o.left + o.width + 4, out + 1.5);
-          const under = setting.popUnder?.(side, o.left) ?? Infinity;
+          const over = setting.popUnder ?? (() => Infinity);
+          const under = Math.min(over(side, o.left - 4), over(side, o.left + o.width + 4));
           fitPopDoor(sketch, axes, id, o, out, joins, o.style === 'motor', Math.min(top, under) - 1);
           pops.push({ wall: side, opening: o });
           break;

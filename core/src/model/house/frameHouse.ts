@@ -95,7 +95,17 @@ export const frameHouse = (sketch: Sketch, p: HouseParams, s: HouseSetting): Fra
   const doubled = s.doublePlate || needsDoublePlate(roof, clad.thickness);
   const plates = doubled ? 2 : 1;
   const wall = s.stud?.depth ?? WALL;
-  const placed = placeOpenings(sketch, p, roof, wallCeilings(p, roof, plates), s.fittings, plates, wall, s.inner);
+  const placed = placeOpenings(
+    sketch,
+    p,
+    roof,
+    wallCeilings(p, roof, plates),
+    s.fittings,
+    plates,
+    wall,
+    s.inner,
+    s.popUnder,
+  );
   const centres = frameHouseWalls(sketch, p, {
     axes,
     roof,

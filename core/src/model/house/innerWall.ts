@@ -16,6 +16,7 @@ import {
 import type { OpeningWish, PlacedOpening, Sketch } from '../../frame/index.ts';
 import { findMesh, findSheet } from '../../stock/index.ts';
 import type { HouseRoof } from './roof.ts';
+import { meetingLine } from './walls.ts';
 
 const T = 1.5;
 const SKIN = 'ply-1/2';
@@ -87,6 +88,8 @@ export const frameInnerWall = (
       fix: { label: `Make it ${count}`, patch: { storeNests: count } },
     });
   const openings = layout.placed;
+  const tall = Math.max(ceiling(WALL), ceiling(D - WALL)) > 92;
+  const line = meetingLine(openings, 36, Math.min(90, ceiling(WALL) - 1, ceiling(D - WALL) - 1));
   const framed = frameWall(sketch, {
     id,
     name,
@@ -100,7 +103,7 @@ export const frameInnerWall = (
     openings,
     bottomItem: plan.sole,
     ...(plan.doublePlate && !lean ? { doublePlate: true } : {}),
-    ...(Math.max(ceiling(WALL), ceiling(D - WALL)) > 94 ? { blockRows: [84] } : {}),
+    ...(tall ? { blockRows: [line] } : {}),
   });
   const skin = findSheet(SKIN);
   skinWall(sketch, {
@@ -115,7 +118,7 @@ export const frameInnerWall = (
     thickness: skin.thickness,
     sheet: skin.width,
     course: 96,
-    breaks: [84],
+    breaks: [line],
     centres: framed.centres,
     cripples: framed.cripples,
     openings,

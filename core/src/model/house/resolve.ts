@@ -7,8 +7,8 @@ const STEEPEST = 10 / 12;
 const FLATTEST = 1 / 12;
 const ROOST_CLEAR = 12;
 const BAR = 3.5;
-/** How far the cleats stand out in front of the first bar. */
-const CLEAT = 1;
+/** How far the cleats stand out in front of the first bar, and a liner's thickness. */
+const CLEAT = 1.25;
 
 const half = (n: number): number => Math.floor(n * 2) / 2;
 

@@ -8,6 +8,7 @@ import {
   faceOf,
   frameGableStuds,
   frameWall,
+  headerHeight,
   WALL,
 } from '../../frame/index.ts';
 import type { Axes, PlacedOpening, Sketch } from '../../frame/index.ts';
@@ -49,12 +50,21 @@ const isLevel = (side: Side): side is 'front' | 'back' => side === 'front' || si
 export const wallName = (roof: HouseRoof, side: Side): string =>
   isLevel(side) ? `${side} wall` : roof.kind === 'lean' ? `${side} rake wall` : `${side} gable wall`;
 
-/** Heights clear of every opening where a course of sheets may end, highest first. */
-const freeLines = (openings: readonly PlacedOpening[], from: number, to: number): number[] => {
-  const tried = [to, ...openings.flatMap((o) => [o.bottom - 4, o.bottom + o.height + 7]), from];
-  return tried
-    .filter((z) => z >= from && z <= to && openings.every((o) => z < o.bottom - 2.5 || z > o.bottom + o.height + 6))
-    .sort((p, q) => q - p);
+/** Whether sheets may meet at a height: on blocks clear of every opening, across the middle of one, or on its header. */
+export const mayMeet = (z: number, openings: readonly PlacedOpening[]): boolean =>
+  openings.every((o) => {
+    const top = o.bottom + o.height;
+    const head = headerHeight(o.width);
+    const clear = z < o.bottom - 2.5 || z > top + head + 1;
+    const across = z > o.bottom + 0.5 && z < top - 0.5;
+    const onHeader = head >= 3.5 && z > top + 0.5 && z < top + head - 0.5;
+    return clear || across || onHeader;
+  });
+
+/** Highest height between two where sheets may meet. */
+export const meetingLine = (openings: readonly PlacedOpening[], from: number, to: number): number => {
+  for (let z = to; z >= from; z -= 0.5) if (mayMeet(z, openings)) return z;
+  return to;
 };
 
 /** Frames and skins the four walls of a house and covers their corners. Gives the centres of each wall's full-height studs. */
@@ -90,7 +100,10 @@ export const frameHouseWalls = (
     if (tall) {
       if (gable) lines.push(plateLine);
       if (!gable || plateLine + s.skirt > SHEET) {
-        const line = freeLines(openings, Math.max(12, top - SHEET), SHEET - s.skirt)[0] ?? SHEET - s.skirt;
+        const plates = s.doublePlate && !raked ? 2 : 1;
+        // Below the lowest plate, so that the row of blocks runs through.
+        const lowest = raked ? Math.min(roof.front, roof.back) - 3 : height - plates * 1.5;
+        const line = meetingLine(openings, Math.max(12, top - SHEET), Math.min(SHEET - s.skirt, lowest - 1));
         if (!rows.some((z) => Math.abs(z - line) < 3)) rows.push(line);
         lines.push(line);
       }
@@ -144,7 +157,8 @@ export const frameHouseWalls = (
         axes,
         slope: roof.slope,
         plate: height,
-        centres: [...joints, wide / 2, ...framed.centres],
+        joints,
+        centres: [wide / 2, ...framed.centres],
       });
     sketch.assembly({
       id,

@@ -200,6 +200,35 @@ const zonesOf = (
   ];
 };
 
+/** Height over a wall's foot that something else leaves free in front of it, such as the roof of a run. */
+export type Overhead = (side: Side, a: number) => number;
+
+/** Leaves out what would stand out into the roof of a run or into the rafter tails of an eave, noting it. */
+const underRoofs = (
+  sketch: Sketch,
+  p: HouseParams,
+  roof: HouseRoof,
+  wishes: readonly Wish[],
+  overhead: Overhead,
+): Wish[] =>
+  wishes.filter(({ wall, wish: o }) => {
+    if (o.kind !== 'nest' && o.kind !== 'pop door') return true;
+    const at = o.at;
+    const out = cladding(p.siding).thickness;
+    const run = at === undefined ? Infinity : Math.min(overhead(wall, at - 4), overhead(wall, at + o.width + 4)) - 2;
+    const eave =
+      o.kind === 'pop door' && (wall === 'front' || wall === 'back') ? sidingTop(roof, wall, out + 1.5) : Infinity;
+    // A pop door's panel laps its opening by an inch.
+    if (o.bottom + o.height + 1 <= Math.min(run, eave)) return true;
+    sketch.note({
+      code: `${o.id}-in-roof`,
+      severity: 'stop',
+      what: `The ${o.kind} in the ${wall} wall reaches into the rafters over it.`,
+      why: 'What stands out from that wall must pass under the rafters; it was left out.',
+    });
+    return false;
+  });
+
 /** Where every opening goes on each wall; what does not fit is left out and noted. */
 export const placeOpenings = (
   sketch: Sketch,
@@ -210,11 +239,17 @@ export const placeOpenings = (
   plates: 1 | 2,
   wall: number = WALL,
   inner?: InnerLine,
+  overhead: Overhead = () => Infinity,
 ): Record<Side, readonly PlacedOpening[]> => {
   const byHand = new Set(fittings.map((f) => f.id));
   const all = underEave(sketch, p, roof, [
-    ...fittings.map(pinned),
-    ...wishesOf(p, roof, plates).filter((w) => !byHand.has(w.wish.id)),
+    ...underRoofs(
+      sketch,
+      p,
+      roof,
+      [...fittings.map(pinned), ...wishesOf(p, roof, plates).filter((w) => !byHand.has(w.wish.id))],
+      overhead,
+    ),
   ]);
   const out: Record<Side, readonly PlacedOpening[]> = { front: [], back: [], left: [], right: [] };
   for (const side of SIDES) {

@@ -129,8 +129,5 @@ export const frameHouseWithRun = (given: HouseWithRunParams, fittings: readonly 
 };
 
 /** Underside of the run's rafters over a place along the house's left wall. */
-const runUnder = (depth: number, eave: number, pitch: number, a: number): number => {
-  const s = baySlope({ depth, eave, pitch });
-  const at = (t: number): number => s.under(Math.max(t, depth - t));
-  return Math.min(at(depth - a + 4), at(depth - a - 20));
-};
+const runUnder = (depth: number, eave: number, pitch: number, a: number): number =>
+  baySlope({ depth, eave, pitch }).under(Math.max(a, depth - a));

@@ -40,7 +40,7 @@ export const frameLeanTo = (given: LeanToParams, fittings: readonly Fitting[]): 
     fittings,
     joins: 'base',
     rampRoom: (side) => (side === 'left' && p.run ? p.runLength - 12 : 120),
-    popUnder: (side, a) => (side === 'left' && runUnder ? runUnder.under(D - a + 4) - z : Infinity),
+    popUnder: (side, a) => (side === 'left' && runUnder ? runUnder.under(D - a) - z : Infinity),
     // Where a run stands against the house its end studs cover the corner.
     ...(p.run
       ? {

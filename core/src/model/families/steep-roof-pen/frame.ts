@@ -282,6 +282,23 @@ export const frameSteepRoofPen = (p: SteepRoofPenParams): Build => {
     ),
   );
   if (closed && W > sheet.width) {
+    sketch.add(
+      boxPart(
+        left,
+        'left',
+        {
+          id: 'left/post-low',
+          name: 'post behind the joint',
+          role: 'post',
+          item: '2x4',
+          fit: 'measure in place',
+          tolerance: 0.25,
+        },
+        [W / 2 - 1.75, 0, RAIL],
+        [3.5, T, H - 2 * RAIL],
+        'z',
+      ),
+    );
     // Two sheets meet on the middle post.
     const halves: Pt[][] = [
       [

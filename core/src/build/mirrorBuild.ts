@@ -1,0 +1,95 @@
+import { add, dot, findPieces, scale, sub, toWorld } from '../geometry/index.ts';
+import type { Placement, Pt, Vec3 } from '../geometry/index.ts';
+import type { Assembly, Build, Part, Side, Tape } from './types.ts';
+
+const SWAPPED: Record<Side, Side> = { front: 'front', back: 'back', left: 'right', right: 'left' };
+
+/** Words for sides change places, so that a mirrored unit's left wall is called its right one. */
+const swapWords = (text: string): string =>
+  text.replace(
+    /\b(left|right|Left|Right)\b/g,
+    (w) => ({ left: 'right', right: 'left', Left: 'Right', Right: 'Left' })[w] ?? w,
+  );
+
+/** A tape pulled from the other end. */
+const mirrorTape = (tape: Tape): Tape => ({
+  ...tape,
+  title: swapWords(tape.title),
+  marks: [...tape.marks]
+    .reverse()
+    .map((m) => ({ ...m, at: tape.length - m.at, side: m.side === 'right' ? ('left' as const) : ('right' as const) })),
+});
+
+/**
+ * The same unit with left and right exchanged, over its own middle. Ids stay, so that parts can be compared; names, sides and
+ * tapes are turned round.
+ */
+export const mirrorBuild = (build: Build): Build => {
+  const [x0, , x1] = build.facts.base;
+  const flip = (p: Vec3): Vec3 => [x0 + x1 - p[0], p[1], p[2]];
+  const turn = (d: Vec3): Vec3 => [-d[0], d[1], d[2]];
+  const mirrorPart = (part: Part): Part => {
+    const { place, shape } = part;
+    // The reflected directions are left-handed; starting from the far face makes them right-handed again.
+    const far = toWorld(place, 0, 0, shape.depth);
+    return {
+      ...part,
+      name: swapWords(part.name),
+      place: { origin: flip(far), u: turn(place.u), v: turn(place.v) },
+    };
+  };
+  const parts = build.parts.map(mirrorPart);
+  /** Width of a panel along its face, from the face's origin. */
+  const widths = new Map(
+    build.assemblies.map((a) => {
+      const mine = build.parts.filter((p) => p.assembly === a.id);
+      const tape = a.tapes[0]?.length ?? 0;
+      const most =
+        mine.length === 0
+          ? 0
+          : Math.max(
+              ...mine.flatMap((p) =>
+                findPieces(p.shape, p.place).flatMap((piece) =>
+                  piece.points.map((c) => dot(sub(c, a.face.origin), a.face.u)),
+                ),
+              ),
+            );
+      return [a.id, Math.max(most, tape)] as const;
+    }),
+  );
+  const mirrorFace = (face: Placement, width: number): Placement => ({
+    origin: flip(add(face.origin, scale(face.u, width))),
+    u: scale(turn(face.u), -1),
+    v: turn(face.v),
+  });
+  const mirrorAssembly = (a: Assembly): Assembly => ({
+    ...a,
+    name: swapWords(a.name),
+    face: mirrorFace(a.face, widths.get(a.id) ?? 0),
+    tapes: a.tapes.map(mirrorTape),
+    ...(a.joins ? { joins: { ...a.joins, how: swapWords(a.joins.how) } } : {}),
+  });
+  return {
+    ...build,
+    parts,
+    assemblies: build.assemblies.map(mirrorAssembly),
+    openings: build.openings.map((o) => ({
+      ...o,
+      left: (widths.get(o.assembly) ?? 0) - o.left - o.width,
+      ...(o.wall ? { wall: SWAPPED[o.wall] } : {}),
+    })),
+    faces: build.faces.map((f) => {
+      const place: Placement = { origin: flip(f.place.origin), u: scale(turn(f.place.u), -1), v: turn(f.place.v) };
+      // u was turned round, so the region is too; its outward direction stays outward.
+      const region = f.region.map(([p, q]): Pt => [-p, q]).reverse();
+      return { ...f, name: swapWords(f.name), place, region };
+    }),
+    hardware: build.hardware.map((h) => ({ ...h, where: swapWords(h.where) })),
+    facts: {
+      ...build.facts,
+      ...(build.facts.nests
+        ? { nests: { ...build.facts.nests, wall: SWAPPED[build.facts.nests.wall as Side] ?? build.facts.nests.wall } }
+        : {}),
+    },
+  };
+};
