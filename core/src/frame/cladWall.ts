@@ -62,7 +62,7 @@ export const cladding = (key: string): Cladding => {
     thickness: sheet.thickness,
     width: sheet.width,
     gap: 0,
-    ...(key === 'batten-strips' ? { batten: { item: '1x2', width: 1.5, spacing: 16 } } : {}),
+    ...(key === 'batten-strips' ? { batten: { item: '1x3', width: 2.5, spacing: 16 } } : {}),
     leaf: sheet.key,
   };
 };

@@ -48,7 +48,7 @@ export const frameLeaf = (
       rectangle(a0, z0, a0 + wide, z0 + high),
       t - skin.thickness,
       skin.thickness,
-      { grain: 'v' },
+      { grain: wide > 48 ? 'u' : 'v' },
     ),
     boxPart(
       axes,

@@ -9,6 +9,9 @@ import type { Sketch } from './sketch.ts';
 export const ROOST_CLEAR = 12;
 const BAR = 3.5;
 const SHELF = 16;
+/** A shelf or a board is cut from one width of a sheet. */
+const SHEET_WIDE = 48;
+const LONGEST: Record<RoostKind, number> = { flat: 144, pole: 96, shelf: 96 };
 /** How far under the bars the droppings board lies. */
 const BOARD_UNDER = 8;
 
@@ -40,7 +43,8 @@ export const fitRoosts = (
   const kind = plan.kind ?? 'flat';
   const rows = (bars - 1) * plan.spacing + BAR;
   const back = plan.firstT + rows;
-  const depth = kind === 'shelf' ? Math.min(Math.max(SHELF, rows), back - (plan.least ?? -Infinity) - 1) : rows;
+  const depth =
+    kind === 'shelf' ? Math.min(SHEET_WIDE, Math.max(SHELF, rows), back - (plan.least ?? -Infinity) - 1) : rows;
   const firstT = back - depth;
   const thick = kind === 'flat' ? 1.5 : kind === 'shelf' ? 0.75 : findPiece('pole-1-3/8').thickness;
   const cleats = (tag: string, z: number): void => {
@@ -57,9 +61,29 @@ export const fitRoosts = (
       );
   };
   cleats('cleat', height - thick);
-  // Sheets are joined in equal lengths where the house is longer than one.
-  const pieces = Math.ceil((to - from) / 96 - 1e-6);
+  // Joined in equal lengths over a post where the house is longer than one.
+  const pieces = Math.ceil((to - from) / LONGEST[kind] - 1e-6);
   const each = (to - from) / pieces;
+  const rowsAt = kind === 'shelf' ? [firstT] : Array.from({ length: bars }, (_, i) => firstT + i * plan.spacing);
+  for (let k = 1; k < pieces; k++)
+    for (const [i, t] of rowsAt.entries())
+      sketch.add(
+        boxPart(
+          axes,
+          'roosts',
+          {
+            id: `roosts/post-${k}-${i + 1}`,
+            name: 'roost post',
+            role: 'post',
+            item: '2x4',
+            fit: 'measure in place',
+            tolerance: 0.25,
+          },
+          [from + k * each - 0.75, t, 0],
+          [1.5, 3.5, height - thick],
+          'z',
+        ),
+      );
   if (kind === 'shelf')
     for (let n = 0; n < pieces; n++)
       sketch.add(
@@ -80,38 +104,46 @@ export const fitRoosts = (
         ),
       );
   else
-    for (let i = 0; i < bars; i++) {
-      const text = {
-        id: `roosts/bar-${i + 1}`,
-        name: kind === 'pole' ? 'roost pole' : 'roost bar',
-        role: 'roost' as const,
-        item: kind === 'pole' ? 'pole-1-3/8' : '2x4',
-        fit: 'measure in place' as const,
-        tolerance: 0.25,
-      };
-      const t = firstT + i * plan.spacing;
-      sketch.add(
-        kind === 'pole'
-          ? polyPart(axes, 'roosts', text, 'tz', circle(t + BAR / 2, height - thick / 2, thick / 2), from, to - from, {
-              form: 'section',
-            })
-          : boxPart(axes, 'roosts', text, [from, t, height - thick], [to - from, BAR, thick], 'a'),
-      );
-    }
+    for (const [i, t] of rowsAt.entries())
+      for (let k = 0; k < pieces; k++) {
+        const text = {
+          id: `roosts/bar-${i + 1}${pieces > 1 ? `-${k + 1}` : ''}`,
+          name: kind === 'pole' ? 'roost pole' : 'roost bar',
+          role: 'roost' as const,
+          item: kind === 'pole' ? 'pole-1-3/8' : '2x4',
+          fit: 'measure in place' as const,
+          tolerance: 0.25,
+        };
+        const a = from + k * each;
+        sketch.add(
+          kind === 'pole'
+            ? polyPart(axes, 'roosts', text, 'tz', circle(t + BAR / 2, height - thick / 2, thick / 2), a, each, {
+                form: 'section',
+              })
+            : boxPart(axes, 'roosts', text, [a, t, height - thick], [each, BAR, thick], 'a'),
+        );
+      }
   if (plan.droppingsBoard) {
     const z = height - thick - BOARD_UNDER;
     cleats('board-cleat', z);
-    for (let n = 0; n < pieces; n++)
-      sketch.add(
-        boxPart(
-          axes,
-          'roosts',
-          { id: `roosts/board-${n + 1}`, name: 'droppings board', role: 'liner', item: 'ply-1/2' },
-          [from + n * each, firstT - 1, z],
-          [each, depth + 2, 0.5],
-          'a',
-        ),
-      );
+    // Laid between the posts, in strips of a sheet's width.
+    const spans = pieces * Math.ceil(each / 96 - 1e-6);
+    const long = (to - from) / spans;
+    const strips = Math.ceil((depth + 2) / SHEET_WIDE - 1e-6);
+    const wide = (depth + 2) / strips;
+    const byPost = (n: number): number => (n > 0 && n < spans && (n * pieces) % spans === 0 ? 0.75 : 0);
+    for (let n = 0; n < spans; n++)
+      for (let r = 0; r < strips; r++)
+        sketch.add(
+          boxPart(
+            axes,
+            'roosts',
+            { id: `roosts/board-${n * strips + r + 1}`, name: 'droppings board', role: 'liner', item: 'ply-1/2' },
+            [from + n * long + byPost(n), firstT - 1 + r * wide, z],
+            [long - byPost(n) - byPost(n + 1), wide, 0.5],
+            'a',
+          ),
+        );
   }
   sketch.assembly({
     id: 'roosts',

@@ -1,4 +1,4 @@
-import type { Fitting, FrameNote, Side } from '../../build/index.ts';
+import type { Fitting, FittingStyle, FrameNote, Side } from '../../build/index.ts';
 import { cladding, headerHeight, layoutOpenings, nestRowWidth, WALL } from '../../frame/index.ts';
 import type { OpeningWish, PlacedOpening, Sketch } from '../../frame/index.ts';
 import { sidingTop } from './roof.ts';
@@ -22,6 +22,13 @@ interface Wish {
 const plateTop = (roof: HouseRoof, wall: Side): number =>
   wall === 'front' ? roof.front : wall === 'back' ? roof.back : Math.min(roof.front, roof.back);
 
+/** Widest leaf that one sheet skins. */
+const WIDEST_LEAF = 47;
+
+/** A door that is too wide for one leaf gets two. */
+const doorStyle = (style: FittingStyle, width: number): FittingStyle =>
+  (style === 'single' || style === 'dutch') && width > WIDEST_LEAF ? 'double' : style;
+
 /** The openings that the parameters ask for. */
 const wishesOf = (p: HouseParams, roof: HouseRoof, plates: 1 | 2): Wish[] => {
   const out: Wish[] = [];
@@ -32,7 +39,7 @@ const wishesOf = (p: HouseParams, roof: HouseRoof, plates: 1 | 2): Wish[] => {
   add(p.doorWall, {
     id: 'door',
     kind: 'people door',
-    style: p.doorStyle,
+    style: doorStyle(p.doorStyle, p.doorWidth),
     width: p.doorWidth,
     height: p.doorHeight,
     bottom: sill,
@@ -105,7 +112,7 @@ const pinned = (f: Fitting): Wish => ({
   wish: {
     id: f.id,
     kind: f.kind,
-    style: f.style,
+    style: f.kind === 'people door' ? doorStyle(f.style, f.width) : f.style,
     width: f.width,
     height: f.height,
     // An opening stands on the plate or clear of it by a sill.
@@ -251,6 +258,14 @@ export const placeOpenings = (
       overhead,
     ),
   ]);
+  if (doorStyle(p.doorStyle, p.doorWidth) !== p.doorStyle && p.doorWall !== 'none')
+    sketch.note({
+      code: 'leaf-too-wide',
+      severity: 'warn',
+      what: `A ${p.doorStyle} door ${p.doorWidth}″ wide is wider than a sheet.`,
+      why: 'Its leaf would sag and could not be skinned in one piece; it was drawn as a double door.',
+      fix: { label: 'Make it double', patch: { doorStyle: 'double' } },
+    });
   const out: Record<Side, readonly PlacedOpening[]> = { front: [], back: [], left: [], right: [] };
   for (const side of SIDES) {
     const asked = all.filter((w) => w.wall === side).map((w) => w.wish);

@@ -1,6 +1,6 @@
-import { measurePtBounds } from '../../../geometry/index.ts';
+import { clipBelow, measurePtBounds } from '../../../geometry/index.ts';
 import type { Pt } from '../../../geometry/index.ts';
-import { boxPart, faceOf, fitDoor, polyPart, sawAngle } from '../../../frame/index.ts';
+import { boxPart, cutStrip, faceOf, fitDoor, polyPart, sawAngle } from '../../../frame/index.ts';
 import type { Axes, Sketch } from '../../../frame/index.ts';
 import { findMesh } from '../../../stock/index.ts';
 import { RAIL } from './slope.ts';
@@ -119,23 +119,39 @@ export const frameEnd = (
     [W / 2, s.apex],
     [0, RAIL],
   ];
-  sketch.add(
-    polyPart(
-      axes,
-      id,
-      {
-        id: `${id}/skin`,
-        name: `${name} skin`,
-        role: plan.skin.mesh ? 'mesh' : 'siding',
-        item: plan.skin.item,
-      },
-      'az',
-      ring,
-      -plan.skin.thickness,
-      plan.skin.thickness,
-      { holes, grain: measurePtBounds(ring)[3] > W ? 'v' : 'u' },
-    ),
-  );
+  // A wide end of ply is in three: the joints lie on the uprights beside the door.
+  const joints = !plan.skin.mesh && W > 48 ? [0, left - T / 2, right + T / 2, W] : [0, W];
+  for (let k = 0; k + 1 < joints.length; k++) {
+    const [from, to] = [joints[k] as number, joints[k + 1] as number];
+    const strip = clipBelow(clipBelow(ring, [1, 0], to), [-1, 0], -from);
+    const pieces = cutStrip(
+      strip,
+      holes.map((h) => {
+        const [x0, z0, x1, z1] = measurePtBounds(h);
+        return { left: x0, right: x1, bottom: z0, top: z1 };
+      }),
+    );
+    pieces.forEach((piece, n) => {
+      const [x0, z0, x1, z1] = measurePtBounds(piece.ring);
+      sketch.add(
+        polyPart(
+          axes,
+          id,
+          {
+            id: `${id}/skin-${k + 1}${pieces.length > 1 ? `-${n + 1}` : ''}`,
+            name: `${name} skin`,
+            role: plan.skin.mesh ? 'mesh' : 'siding',
+            item: plan.skin.item,
+          },
+          'az',
+          piece.ring,
+          -plan.skin.thickness,
+          plan.skin.thickness,
+          { holes: piece.holes, grain: z1 - z0 > x1 - x0 ? 'v' : 'u' },
+        ),
+      );
+    });
+  }
   sketch.assembly({
     id,
     name,

@@ -288,7 +288,9 @@ export const frameAFramePen = (p: AFramePenParams): Build => {
       from: c0,
       to: c1,
       lift: 0,
-      width: 1000,
+      // Wider than a sheet it is joined on the middle pair.
+      width: 48,
+      candidates: [along(places[1] as number, (places[1] as number) + T)[0] + T / 2],
       start: SLIT,
       course: 96,
     });
@@ -331,10 +333,10 @@ export const frameAFramePen = (p: AFramePenParams): Build => {
     const [p0, p1] = along(-PEAK_OUT, closed - T / 2);
     coverSlope(
       sketch,
-      { ...plan, id: 'cap' },
+      { ...plan, id: `cap-${side}` },
       {
         ...common,
-        id: 'cap',
+        id: `cap-${side}`,
         name: 'ridge cap board',
         role: 'trim',
         item: CAP.item,
@@ -350,7 +352,7 @@ export const frameAFramePen = (p: AFramePenParams): Build => {
     const spacerStart = Math.max(SLIT, 0.25);
     for (const x of places.slice(0, 3)) {
       const [b0] = along(x, x + T);
-      const spacer = { ...plan, id: 'cap' };
+      const spacer = { id: `cap-${side}` };
       const cap = CAP.wide - lift * s.tan;
       if (cap - spacerStart < 1) continue;
       const c = Math.cos(s.angle);
@@ -362,7 +364,7 @@ export const frameAFramePen = (p: AFramePenParams): Build => {
         polyPart(
           axes,
           spacer.id,
-          { id: `cap/spacer-${++n}`, name: 'cap spacer', role: 'cleat', item: '1x2' },
+          { id: `cap-${side}/spacer-${++n}`, name: 'cap spacer', role: 'cleat', item: '1x2' },
           'tz',
           [at(spacerStart, skin.thickness), at(cap, skin.thickness), at(cap, lift), at(spacerStart, lift)],
           b0,
@@ -380,7 +382,10 @@ export const frameAFramePen = (p: AFramePenParams): Build => {
         id: `${tag}-${side}`,
         name: `${side} ${name}`,
         kind: tag === 'slit' ? 'fittings' : 'cover',
-        face: { origin: [0, side === 'front' ? 0 : W, RAIL], u: [1, 0, 0], v: [0, 0, 1] },
+        face:
+          side === 'front'
+            ? { origin: [0, 0, RAIL], u: [1, 0, 0], v: [0, Math.cos(s.angle), Math.sin(s.angle)] }
+            : { origin: [L, W, RAIL], u: [-1, 0, 0], v: [0, -Math.cos(s.angle), Math.sin(s.angle)] },
         flat: false,
         tapes: [],
         joins: {
@@ -405,18 +410,19 @@ export const frameAFramePen = (p: AFramePenParams): Build => {
       within: [-1, 2],
     });
   }
-  sketch.assembly({
-    id: 'cap',
-    name: 'ridge cap',
-    kind: 'fittings',
-    face: { origin: [0, W / 2, s.apex], u: [1, 0, 0], v: [0, 1, 0] },
-    flat: false,
-    tapes: [],
-    joins: {
-      to: 'side-front',
-      how: 'boards on spacers over the meshed slit, so that hot air leaves and rain does not come in',
-    },
-  });
+  for (const side of ['front', 'back'] as const)
+    sketch.assembly({
+      id: `cap-${side}`,
+      name: `${side} ridge cap`,
+      kind: 'fittings',
+      face: { origin: [0, W / 2, s.apex], u: [1, 0, 0], v: [0, 1, 0] },
+      flat: false,
+      tapes: [],
+      joins: {
+        to: `side-${side}`,
+        how: 'boards on spacers over the meshed slit, so that hot air leaves and rain does not come in',
+      },
+    });
   if (p.wheels !== 'none')
     fitWheels(sketch, {
       wheel: p.wheels,

@@ -47,6 +47,15 @@ export const frameBarnFitOut = (p: BarnFitOutParams, fittings: readonly Fitting[
       ? [{ side: 'right' as const, axes: wallAxes('right', [L, 0, foot]), from: WALL, to: D, wide: D }]
       : []),
   ];
+  if (!p.ownRight)
+    for (const f of fittings.filter((q) => q.wall === 'right'))
+      sketch.note({
+        code: `${f.id}-left-out`,
+        severity: 'stop',
+        what: `The ${f.kind} stands in the right wall, which is the barn’s.`,
+        why: 'Only walls that are built here carry fittings; it was left out.',
+        fix: { label: 'Build a right wall', patch: { ownRight: true } },
+      });
   let way: { clearWidth: number; clearHeight: number; bottom: number; width: number } | undefined;
   let meshArea = 0;
   for (const w of walls) {

@@ -28,6 +28,8 @@ const FOOT = 0.5;
 const STEPS = 25;
 const WHEEL_AT = 12;
 const LEAST_DOOR = 14;
+/** Lowest door that a person reaches in through. */
+const LEAST_HIGH = 10;
 
 /** Frames the hoop pen: rockered runners, end boards, hoops sprung between them, ridge on the door frames, mesh, tarp. */
 export const frameHoopPen = (p: HoopPenParams): Build => {
@@ -212,7 +214,7 @@ export const frameHoopPen = (p: HoopPenParams): Build => {
     });
   const head = seat - T;
   const doorHeight = Math.min(p.doorHeight, Math.floor((head - HIGH) * 16) / 16);
-  if (doorHeight < p.doorHeight)
+  if (doorHeight < p.doorHeight && doorHeight >= LEAST_HIGH)
     sketch.note({
       code: 'door-lowered',
       severity: 'warn',
@@ -226,6 +228,14 @@ export const frameHoopPen = (p: HoopPenParams): Build => {
             },
           }
         : {}),
+    });
+  const hasDoor = doorHeight >= LEAST_HIGH;
+  if (!hasDoor)
+    sketch.note({
+      code: 'no-room-for-door',
+      severity: 'stop',
+      what: `There is no room for a door under hoops that rise ${Math.round(arc.rise)}″.`,
+      why: 'A narrower base or a longer hoop stands higher; the end was closed with mesh.',
     });
   const left = W / 2 - doorWidth / 2;
   sketch.add(
@@ -277,7 +287,7 @@ export const frameHoopPen = (p: HoopPenParams): Build => {
       ),
     );
     const opening = { left, bottom: HIGH, width: doorWidth, height: doorHeight };
-    if (head - HIGH - doorHeight > 0.25 && side === 'left')
+    if (head - HIGH - doorHeight > 0.25 && side === 'left' && hasDoor)
       sketch.add(
         boxPart(
           axes,
@@ -295,7 +305,7 @@ export const frameHoopPen = (p: HoopPenParams): Build => {
           'a',
         ),
       );
-    const doors = side === 'left';
+    const doors = side === 'left' && hasDoor;
     sketch.add(
       polyPart(
         axes,

@@ -18,7 +18,7 @@ export interface HoopPenParams {
 
 export const hoopPenParams: readonly ParamDef[] = [
   sizeParam('length', 'Length', [72, 144], 120, 'Of the runners.'),
-  sizeParam('width', 'Width', [60, 132], 96, 'Outside to outside of the runners.'),
+  sizeParam('width', 'Width', [60, 132], 84, 'Outside to outside of the runners.'),
   choiceParam(
     'hoops',
     'Hoops of',
@@ -49,7 +49,7 @@ export const hoopPenParams: readonly ParamDef[] = [
     showWhen: { key: 'hoops', is: ['pvc'] },
   },
   { key: 'doorWidth', label: 'Door, width', group: 'Ends', kind: 'length', min: 16, max: 36, step: 0.5, default: 24 },
-  { key: 'doorHeight', label: 'Door, height', group: 'Ends', kind: 'length', min: 16, max: 66, step: 0.5, default: 40 },
+  { key: 'doorHeight', label: 'Door, height', group: 'Ends', kind: 'length', min: 16, max: 66, step: 0.5, default: 25 },
   choiceParam(
     'mesh',
     'Mesh',

@@ -16,6 +16,8 @@ import type { InnerLine } from '../../house/index.ts';
 import type { WalkInParams } from './params.ts';
 
 const LINER = 0.25;
+/** Highest front wall of a lean-to. */
+const HIGHEST_FRONT = 124;
 /** Least length that is left for the birds. */
 const LEAST_BIRDS = 40;
 
@@ -40,6 +42,22 @@ export const frameWalkIn = (given: WalkInParams, fittings: readonly Fitting[]): 
           : { label: 'No inner wall', patch: { innerWall: false } },
     });
     p = most >= 36 ? { ...p, storeLength: most } : { ...p, innerWall: false };
+  }
+  if (p.roofKind === 'lean') {
+    const most = Math.max(1, Math.floor(((HIGHEST_FRONT - p.wallHeight) / (D - WALL)) * 12));
+    if (p.pitch > most) {
+      const offered = [2, 3, 4, 5, 6, 8].filter((n) => n <= most).pop();
+      sketch.note({
+        code: 'front-too-high',
+        severity: 'stop',
+        what: `A lean-to at ${p.pitch} in 12 brings the front wall over ${HIGHEST_FRONT}″.`,
+        why: 'Neither boards nor sheets reach that high without a second joint; it was drawn flatter.',
+        fix: offered
+          ? { label: `Make it ${offered} in 12`, patch: { pitch: offered } }
+          : { label: 'Make it a gable', patch: { roofKind: 'gable' } },
+      });
+      p = { ...p, pitch: most };
+    }
   }
   const lumber = floorLumber(D);
   const slab = p.foundation === 'slab';

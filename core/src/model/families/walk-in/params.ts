@@ -82,7 +82,7 @@ export const walkInParams: readonly ParamDef[] = [
     kind: 'count',
     min: 0,
     max: 4,
-    default: 4,
+    default: 3,
     showWhen: inner,
   },
   {

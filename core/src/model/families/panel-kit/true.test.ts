@@ -1,0 +1,3 @@
+import { testFamily } from '../../../../testing/testFamily.ts';
+
+testFamily('panel-kit');
