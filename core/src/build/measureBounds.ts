@@ -23,3 +23,7 @@ export const measureBounds = (parts: readonly Part[]): Bounds => {
   }
   return { low, high, size: [high[0] - low[0], high[1] - low[1], high[2] - low[2]] };
 };
+
+/** Bounds of what travels: skirts and fills that are cut and laid on site are left out. */
+export const measureTravelling = (parts: readonly Part[]): Bounds =>
+  measureBounds(parts.filter((p) => p.fit !== 'cut on site' || p.role !== 'mesh'));

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import type { ParamValue } from '../build/index.ts';
 import type { Flock } from '../flock/index.ts';
 import { FAMILIES, buildSpec, parseSpec } from '../model/index.ts';
+import { paramsOf } from '../../testing/testFamily.ts';
 import { CHECK_RULES, CHECKS, checkBuild, defaultFlock } from './index.ts';
 
 const findings = (family: string, params: Record<string, ParamValue>, flock?: Partial<Flock>, slope?: number) => {
@@ -53,6 +54,35 @@ const CASES: readonly [
   ['lid-weight', 'low-pen', { lidLength: 60, roofLength: 36, width: 96 }],
   ['sheet-saving-length', 'raised-lean-to', { length: 98 }],
   ['pop-in-run', 'raised-lean-to', { run: true, popWall: 'front', length: 96 }],
+  [
+    'swing-back-wall-window',
+    'raised-gable',
+    { windowWall: 'back', windowStyle: 'top-hung', cleanOutWall: 'none', pitch: 12 },
+  ],
+  ['stud-spacing', 'walk-in', { studSpacing: 24 }],
+  ['roost-near-nests', 'raised-lean-to', { nestWall: 'back', length: 96, windowWall: 'none' }],
+  ['roost-spacing', 'a-frame-pen', { width: 42 }],
+  ['roost-reach', 'walk-in', { roostHeight: 56 }],
+  ['clean-out', 'raised-lean-to', { length: 96, depth: 60 }],
+  ['cleaning-reach', 'raised-lean-to', { depth: 80, highWall: 70 }],
+  ['tarp-snow', 'steep-roof-pen', {}],
+  ['racking-moved', 'low-pen', { cornerPlates: false }],
+  ['wall-of-doors-front-wall', 'raised-gable', { doorWidth: 56, legBraces: false }],
+  ['chicks-under-frame', 'steep-roof-pen', { wheelHow: 'fixed' }, { kind: 'meat' }],
+  ['pop-sill', 'raised-lean-to', { threshold: 1.5 }],
+  ['no-pop-door', 'walk-in', { popWall: 'none' }],
+  ['draught-back-wall-window', 'raised-lean-to', { roostHeight: 34 }],
+  ['vent-both-sides', 'raised-lean-to', { eaves: 'blocked' }],
+  ['dig-in', 'raised-lean-to', { run: true, runLength: 120, runSkirt: false }],
+  ['door-hits-nests', 'raised-lean-to', { doorWall: 'back', nestWall: 'back', windowWall: 'none', length: 120 }],
+  ['gutters', 'walk-in', {}],
+  ['ground-contact', 'low-pen', { construction: 'picket', width: 36 }],
+  ['hoop-low', 'hoop-pen', { width: 110 }],
+  ['hoop-spacing', 'hoop-pen', { hoopSpacing: 36 }],
+  ['gate-width', 'house-with-run', { runGate: 30 }],
+  ['bay-fill', 'house-with-run', { fall: 60 }],
+  ['tall-blocks', 'walk-in', { foundation: 'blocks', blockCourses: 3 }],
+  ['span-ceiling-joist', 'barn-fit-out', { length: 192 }],
   ['tipping', 'raised-lean-to', { length: 60, depth: 30, highWall: 84, lowWall: 78, legHeight: 30 }],
 ];
 
@@ -60,7 +90,7 @@ const CASES: readonly [
 const ROWS = CASES.map(([code, ...rest]) => [code, rest] as const);
 
 describe('checks', () => {
-  it('are thirty and more, each in its place', () => expect(CHECKS.length).toBeGreaterThanOrEqual(30));
+  it('are fifty and more, each in its place', () => expect(CHECKS.length).toBeGreaterThanOrEqual(50));
   it.each(ROWS)('%s speaks up', (code, rest) => expect(codes(...rest)).toContain(code));
   it.each(
     ROWS.filter(
@@ -74,6 +104,8 @@ describe('checks', () => {
           'pull-force',
           'ramp-pitch',
           'house-space',
+          'roost-spacing',
+          'ground-contact',
         ].includes(code),
     ),
   )('%s is silenced by its fix', (code, rest) => {
@@ -86,6 +118,47 @@ describe('checks', () => {
     expect(findings('raised-lean-to', { length: 98 }).find((f) => f.code === 'sheet-saving-length')?.what).toBe(
       '98" costs a sheet of siding more than 96".',
     );
+  });
+  it('see a joint that lost its stud, and a nest row that lost its hole', () => {
+    const spec = parseSpec({ family: 'raised-lean-to', params: { length: 96 } });
+    const whole = buildSpec(spec);
+    const judge = (build: typeof whole) => checkBuild(build, spec).map((f) => f.code);
+    expect(judge(whole)).not.toContain('sheet-joint-backing');
+    const bare = { ...whole, parts: whole.parts.filter((p) => !['stud', 'king', 'jack'].includes(p.role)) };
+    expect(judge(bare)).toContain('sheet-joint-backing');
+    expect(judge(whole).some((c) => c.startsWith('nest-hole'))).toBe(false);
+    const shut = { ...whole, openings: whole.openings.filter((o) => o.kind !== 'nest') };
+    expect(judge(shut)).toContain('nest-hole-nests');
+  });
+  it('know the way in: a unit wider than the gate is stopped, a kit is not', () => {
+    const at = (family: string, gate: number) => {
+      const spec = parseSpec({ family, params: {} });
+      return checkBuild(buildSpec(spec), spec, defaultFlock(spec), CHECK_RULES, { slope: 0, gate }).map((f) => f.code);
+    };
+    expect(at('low-pen', 60)).toContain('gate-pass');
+    expect(at('low-pen', 96)).not.toContain('gate-pass');
+    expect(at('panel-kit', 36)).not.toContain('gate-pass');
+  });
+  it('take a finding as seriously as the business does', () => {
+    const spec = parseSpec({ family: 'raised-lean-to', params: { insideRelease: false, legHeight: 40 } });
+    const with_ = (severities: (typeof CHECK_RULES)['severities']) =>
+      checkBuild(buildSpec(spec), spec, defaultFlock(spec), { ...CHECK_RULES, severities });
+    expect(with_({ 'inside-release': 'off' }).some((f) => f.code === 'inside-release')).toBe(false);
+    expect(with_({ 'leg-bracing': 'stop' }).find((f) => f.code === 'leg-bracing')?.severity).toBe('stop');
+    expect(with_({ 'leg-bracing': 'stop' })[0]?.severity).toBe('stop');
+  });
+  it('point at parts that are there, in every family and for any parameters', () => {
+    for (const family of FAMILIES)
+      fc.assert(
+        fc.property(paramsOf(family.params), (params) => {
+          const spec = parseSpec({ family: family.key, params });
+          const build = buildSpec(spec);
+          const ids = new Set(build.parts.map((p) => p.id));
+          for (const f of checkBuild(build, spec))
+            for (const id of f.where) expect([f.code, id, ids.has(id)]).toEqual([f.code, id, true]);
+        }),
+        { numRuns: 12, seed: 4 },
+      );
   });
   it('puts stops first and offers no fix outside a range, for any parameters', () => {
     for (const family of FAMILIES) {

@@ -4,7 +4,7 @@ import { readParams, findFamily, SpecError } from '../model/index.ts';
 import type { Spec } from '../model/index.ts';
 import { CHECKS } from './rules/index.ts';
 import { CHECK_RULES } from './types.ts';
-import type { CheckRules, Finding } from './types.ts';
+import type { CheckRules, CheckSite, Finding } from './types.ts';
 
 const RANK = { stop: 0, warn: 1, tip: 2 } as const;
 
@@ -43,11 +43,23 @@ export const checkBuild = (
   spec: Spec,
   flock: Flock = defaultFlock(spec),
   rules: CheckRules = CHECK_RULES,
-  site?: { readonly slope: number },
+  site?: CheckSite,
 ): Finding[] => {
   const context = { build, spec, params: spec.params, flock, rules, ...(site ? { site } : {}) };
   const notes: Finding[] = build.notes.map((n) => ({ ...n, where: [] }));
+  const ids = new Set(build.parts.map((p) => p.id));
+  /** Rules name parts as most families call them; where one is called otherwise, the nearest of its assembly is shown. */
+  const present = (id: string): string[] => {
+    if (ids.has(id)) return [id];
+    const [assembly = id] = id.split('/');
+    const near = build.parts.find((p) => p.assembly === assembly) ?? build.parts.find((p) => p.id.startsWith(assembly));
+    return near ? [near.id] : [];
+  };
   return [...notes, ...CHECKS.flatMap((check) => check(context))]
-    .map((f) => usable(spec, f))
+    .map((f) => ({ ...f, where: [...new Set(f.where.flatMap(present))] }))
+    .flatMap((f) => {
+      const severity = rules.severities[f.code] ?? f.severity;
+      return severity === 'off' ? [] : [usable(spec, { ...f, severity })];
+    })
     .sort((a, b) => RANK[a.severity] - RANK[b.severity]);
 };

@@ -40,6 +40,24 @@ export interface CheckRules {
   readonly sheetNear: number;
   readonly loadWidth: number;
   readonly loadHeight: number;
+  readonly swingAbove: number;
+  readonly roostClear: number;
+  readonly roostJump: number;
+  readonly cleanOutFrom: number;
+  readonly rakeReach: number;
+  readonly tarpSnow: number;
+  readonly doorShare: number;
+  readonly wheelFrom: number;
+  readonly wheelTo: number;
+  readonly popSill: number;
+  readonly panelMost: number;
+  readonly gutterFrom: number;
+  readonly hoopLeast: number;
+  readonly hoopApart: number;
+  readonly chipsFrom: number;
+  readonly fillMost: number;
+  /** Findings that the business takes more or less seriously than usual, or not at all, by code. */
+  readonly severities: Readonly<Record<string, Severity | 'off'>>;
 }
 
 export const CHECK_RULES: CheckRules = {
@@ -63,7 +81,30 @@ export const CHECK_RULES: CheckRules = {
   sheetNear: 6,
   loadWidth: 102,
   loadHeight: 126,
+  swingAbove: 6,
+  roostClear: 12,
+  roostJump: 44,
+  cleanOutFrom: 20,
+  rakeReach: 60,
+  tarpSnow: 20,
+  doorShare: 0.7,
+  wheelFrom: 6,
+  wheelTo: 12,
+  popSill: 6,
+  panelMost: 160,
+  gutterFrom: 120,
+  hoopLeast: 24,
+  hoopApart: 30,
+  chipsFrom: 120,
+  fillMost: 16,
+  severities: {},
 };
+
+/** What is known of the ground: its slope in inches over ten feet, and the narrowest way in. */
+export interface CheckSite {
+  readonly slope: number;
+  readonly gate?: number;
+}
 
 /** What a rule looks at. `site` is known once the ground is surveyed. */
 export interface CheckContext {
@@ -72,7 +113,7 @@ export interface CheckContext {
   readonly params: Params;
   readonly flock: Flock;
   readonly rules: CheckRules;
-  readonly site?: { readonly slope: number };
+  readonly site?: CheckSite;
 }
 
 export type Check = (context: CheckContext) => readonly Finding[];

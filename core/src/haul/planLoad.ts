@@ -1,4 +1,4 @@
-import { measureBounds, measureMass } from '../build/index.ts';
+import { measureTravelling, measureMass } from '../build/index.ts';
 import type { Build } from '../build/index.ts';
 
 /** A trailer: bed in inches, what it may carry in pounds. */
@@ -48,7 +48,7 @@ export const planLoad = (
   limits: { readonly width: number; readonly height: number } = ROAD_LIMITS,
 ): Load => {
   const weight = measureMass(build).weight * quantity;
-  const { size } = measureBounds(build.parts);
+  const { size } = measureTravelling(build.parts);
   const long = Math.max(size[0], size[1]);
   const wide = Math.min(size[0], size[1]);
   const stacked = build.facts.movable ? Math.floor((limits.height - trailer.bedHeight) / size[2]) : 1;

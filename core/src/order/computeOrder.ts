@@ -1,6 +1,6 @@
 import { checkBuild, defaultFlock } from '../check/index.ts';
-import type { Finding } from '../check/index.ts';
-import { measureBounds, measureMass } from '../build/index.ts';
+import type { CheckSite, Finding } from '../check/index.ts';
+import { measureTravelling, measureMass } from '../build/index.ts';
 import type { Build } from '../build/index.ts';
 import { sizeFlock } from '../flock/index.ts';
 import type { Flock, FlockSizing } from '../flock/index.ts';
@@ -24,7 +24,7 @@ export interface OrderInput {
   readonly flock?: Flock;
   readonly miles?: number;
   readonly quantity?: number;
-  readonly site?: { readonly slope: number };
+  readonly site?: CheckSite;
 }
 
 /** Figures of an order that lists and strips show. */
@@ -76,7 +76,7 @@ export const computeOrder = (
   const operations = planOperations(steps);
   const quantity = input.quantity ?? 1;
   const price = priceOrder(takeoff, steps, input.miles ?? 0, quantity, rules.price);
-  const size = measureBounds(build.parts).size;
+  const size = measureTravelling(build.parts).size;
   return {
     build,
     findings,

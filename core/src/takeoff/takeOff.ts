@@ -1,4 +1,4 @@
-import { measureBounds } from '../build/index.ts';
+import { measureTravelling } from '../build/index.ts';
 import type { Build, Part } from '../build/index.ts';
 import { planRolls, planSheets, planSticks } from '../cut/index.ts';
 import type { Effort, MeshPlan, SheetPlan, StickDemand, StickPiece, StickPlan, StickStock } from '../cut/index.ts';
@@ -187,4 +187,4 @@ const piecesOf = (parts: readonly Part[]): { item: string; size: string; quantit
 
 /** Outside size of a build in inches, for trailers and gates. */
 export const outsideSize = (build: Build): readonly [number, number, number] =>
-  measureBounds(build.parts).size as readonly [number, number, number];
+  measureTravelling(build.parts).size as readonly [number, number, number];

@@ -30,6 +30,37 @@ import { lidWeight } from './lidWeight.ts';
 import { sheetSaving } from './sheetSaving.ts';
 import { popIntoRun } from './popIntoRun.ts';
 import { trailerFit } from './trailerFit.ts';
+import { topHungSwing } from './topHungSwing.ts';
+import { sheetJointBacking } from './sheetJointBacking.ts';
+import { studSpacing } from './studSpacing.ts';
+import { headerSpan } from './headerSpan.ts';
+import { roostNearNests } from './roostNearNests.ts';
+import { roostSpacing } from './roostSpacing.ts';
+import { roostReach } from './roostReach.ts';
+import { cleanOut } from './cleanOut.ts';
+import { cleaningReach } from './cleaningReach.ts';
+import { tarpSnow } from './tarpSnow.ts';
+import { rackingMoved } from './rackingMoved.ts';
+import { wallOfDoors } from './wallOfDoors.ts';
+import { wheelPlace } from './wheelPlace.ts';
+import { slipOnForChicks } from './slipOnForChicks.ts';
+import { gatePass } from './gatePass.ts';
+import { nestHole } from './nestHole.ts';
+import { popSill } from './popSill.ts';
+import { noPopDoor } from './noPopDoor.ts';
+import { draughtOnRoost } from './draughtOnRoost.ts';
+import { ventBothSides } from './ventBothSides.ts';
+import { digIn } from './digIn.ts';
+import { panelWeight } from './panelWeight.ts';
+import { doorHitsNests } from './doorHitsNests.ts';
+import { gutters } from './gutters.ts';
+import { groundContact } from './groundContact.ts';
+import { hoopLow } from './hoopLow.ts';
+import { hoopSpacing } from './hoopSpacing.ts';
+import { gateWidth } from './gateWidth.ts';
+import { bayFill } from './bayFill.ts';
+import { tallBlocks } from './tallBlocks.ts';
+import { ceilingSpan } from './ceilingSpan.ts';
 
 /** Every judgement rule. Adding one is a file here and its name in this list. */
 export const CHECKS: readonly Check[] = [
@@ -64,4 +95,35 @@ export const CHECKS: readonly Check[] = [
   sheetSaving,
   popIntoRun,
   trailerFit,
+  topHungSwing,
+  sheetJointBacking,
+  studSpacing,
+  headerSpan,
+  roostNearNests,
+  roostSpacing,
+  roostReach,
+  cleanOut,
+  cleaningReach,
+  tarpSnow,
+  rackingMoved,
+  wallOfDoors,
+  wheelPlace,
+  slipOnForChicks,
+  gatePass,
+  nestHole,
+  popSill,
+  noPopDoor,
+  draughtOnRoost,
+  ventBothSides,
+  digIn,
+  panelWeight,
+  doorHitsNests,
+  gutters,
+  groundContact,
+  hoopLow,
+  hoopSpacing,
+  gateWidth,
+  bayFill,
+  tallBlocks,
+  ceilingSpan,
 ];

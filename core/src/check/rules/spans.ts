@@ -6,7 +6,7 @@ import { one } from '../print.ts';
 /** Joists and rafters within their span. */
 export const spans: Check = ({ build, params, rules }) => {
   return build.facts.spans.flatMap((s): Finding[] => {
-    if (s.what === 'header') return [];
+    if (s.what !== 'floor joist' && s.what !== 'rafter') return [];
     const load = s.what === 'floor joist' ? FLOOR_LOAD : snowLoad(rules.snow);
     const most = measureLongestSpan(s.item, s.spacing, load);
     if (s.span <= most + 1e-6) return [];

@@ -130,6 +130,7 @@ export const frameFramedPen = (p: LowPenParams): Build => {
   });
 
   if (p.wheels !== 'none') fitWheels(sketch, { wheel: p.wheels, at: WHEEL_AT, width: W, out: m, joins: 'front' });
+  if (p.cornerPlates) sketch.hardware('angle-tie', 8, 'corners of the frames');
   if (p.ropes) {
     sketch.hardware('rope', 2, 'front end');
     sketch.hardware('lag', 2, 'rope anchors');

@@ -11,6 +11,7 @@ export interface LowPenParams {
   readonly lidLength: number;
   readonly mesh: 'hardware-cloth' | 'welded-wire' | 'poultry-netting';
   readonly wheels: 'none' | 'wheel-6' | 'wheel-8' | 'wheel-10';
+  readonly cornerPlates: boolean;
   readonly ropes: boolean;
   readonly birds: 'meat' | 'layers';
 }
@@ -133,6 +134,15 @@ export const lowPenParams: readonly ParamDef[] = [
       { value: 'wheel-8', label: '8″' },
       { value: 'wheel-10', label: '10″' },
     ],
+  },
+  {
+    key: 'cornerPlates',
+    label: 'Corner plates',
+    group: 'Frame',
+    kind: 'flag',
+    default: true,
+    help: 'Keep the frame square when it is pulled.',
+    showWhen: framed,
   },
   { key: 'ropes', label: 'Pull ropes', group: 'Moving', kind: 'flag', default: true },
 ];

@@ -15,6 +15,7 @@ export interface LeanToParams extends HouseParams {
   readonly runRoof: 'mesh' | 'metal';
   readonly runMesh: 'hardware-cloth' | 'welded-wire' | 'poultry-netting';
   readonly runGate: number;
+  readonly runSkirt: boolean;
 }
 
 export const leanToParams: readonly ParamDef[] = [

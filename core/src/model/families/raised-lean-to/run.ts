@@ -21,6 +21,8 @@ import type { LeanToParams } from './params.ts';
 
 const T = 1.5;
 const METAL = 0.75;
+/** Width of a skirt laid on the ground. Common practice, no source. */
+const SKIRT = 18;
 /** Clear height between the run's roof and the house's overhang. */
 const UNDER_OVERHANG = 0.5;
 
@@ -253,6 +255,42 @@ export const frameRun = (
     region: rectangle(0, 0, p.runLength, D / c),
     within: [-1, 1],
   });
+
+  if (p.runSkirt) {
+    const skirts = [
+      { side: 'front', axes: sides.front.axes, from: 0, to: p.runLength },
+      { side: 'back', axes: sides.back.axes, from: 0, to: p.runLength },
+      { side: 'end', axes, from: -SKIRT - m, to: D + SKIRT + m },
+    ] as const;
+    for (const s0 of skirts)
+      sketch.add(
+        boxPart(
+          s0.axes,
+          'run-skirt',
+          {
+            id: `run-skirt/${s0.side}`,
+            name: `skirt, ${s0.side}`,
+            role: 'mesh',
+            item: p.runMesh,
+            fit: 'cut on site',
+            tolerance: 3,
+          },
+          [s0.from, -m - SKIRT, 0],
+          [s0.to - s0.from, SKIRT, m],
+          'a',
+        ),
+      );
+    sketch.assembly({
+      id: 'run-skirt',
+      name: 'skirt',
+      kind: 'fittings',
+      face: faceOf(axes),
+      flat: false,
+      tapes: [],
+      joins: { to: 'run-front', how: 'laid outward on the ground, tied to the foot of the mesh, pegged every 2 ft' },
+      site: true,
+    });
+  }
 
   // Hens in the run must not get under the house, and nothing from under the house into the run.
   const close = wallAxes('right', [x1, 0, 0]);

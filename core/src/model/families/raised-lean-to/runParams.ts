@@ -63,4 +63,13 @@ export const runParams: readonly ParamDef[] = [
     default: 28,
     showWhen: run,
   },
+  {
+    key: 'runSkirt',
+    label: 'Skirt against digging',
+    group: 'Run',
+    kind: 'flag',
+    default: true,
+    help: 'Mesh laid outward on the ground, pegged down.',
+    showWhen: run,
+  },
 ];

@@ -395,6 +395,7 @@ export const frameSteepRoofPen = (p: SteepRoofPenParams): Build => {
   }
   if (p.wheels !== 'none')
     fitWheels(sketch, { wheel: p.wheels, at: WHEEL_AT, width: W, out: m, joins: 'front', how: p.wheelHow });
+  sketch.hardware('angle-tie', 8, 'corners of the frames');
   if (p.handlebar) {
     const pipe = findPiece('pipe-1');
     const r = pipe.thickness / 2;
