@@ -24,7 +24,7 @@ const CORE_ORDER = [
   'formats',
   'order',
 ];
-const CORE_PACKAGES = ['earcut', 'papaparse', 'polygon-clipping'];
+const CORE_PACKAGES = ['earcut', 'papaparse', 'polygon-clipping', '@tarikjabiri/dxf'];
 
 const coreFolderRule = (folder, index) => ({
   files: [`core/src/${folder}/**/*.ts`],

@@ -1,9 +1,9 @@
 import { checkBuild } from '@rubbet/core/check';
 import { DemandError, planSticks, readDemand } from '@rubbet/core/cut';
 import { drawBuild, ViewError } from '@rubbet/core/draw';
-import { specSchema, writeBuild, writeCutList, writeSvg } from '@rubbet/core/formats';
+import { specSchema, writeBuild, writeCutList, writeDxf, writeGltf, writeSvg } from '@rubbet/core/formats';
 import { clean } from '@rubbet/core/measure';
-import { measureMass } from '@rubbet/core/build';
+import { compareBuilds, measureMass } from '@rubbet/core/build';
 import { buildSpec, defaultsOf, FAMILIES, findFamily, parseSpec, SpecError } from '@rubbet/core/model';
 import { planPads, readSurvey, SurveyError } from '@rubbet/core/site';
 import { measureLabour, planOperations, planSteps } from '@rubbet/core/steps';
@@ -38,7 +38,10 @@ const USAGE = `rubbet VERB [FILE | -] [options]; FILE is JSON, - or nothing read
   steps SPEC               steps, operations and labour
   mass SPEC                weight, centre, lift, pull, wind
   site SURVEY              pad heights from rod readings
-  draw SPEC --view V --svg front, back, left, right, plan, three or panel:NAME`;
+  draw SPEC --view V --svg front, back, left, right, plan, section, three or panel:NAME
+  draw SPEC --view V --dxf the same as DXF
+  gltf SPEC                the unit in 3D
+  compare SPEC SPEC        what differs, part by part`;
 
 const VERBS = [
   'families',
@@ -53,10 +56,12 @@ const VERBS = [
   'mass',
   'site',
   'draw',
+  'gltf',
+  'compare',
 ];
 const OPTIONS: Readonly<Record<string, readonly string[]>> = {
   cutlist: ['--csv'],
-  draw: ['--view', '--svg', '--frame'],
+  draw: ['--view', '--svg', '--dxf', '--frame'],
 };
 
 const json = (value: unknown): string => `${JSON.stringify(value, null, 2)}\n`;
@@ -64,6 +69,8 @@ const json = (value: unknown): string => `${JSON.stringify(value, null, 2)}\n`;
 interface Call {
   readonly verb: string;
   readonly target: string | undefined;
+  /** A second file, for verbs that compare. */
+  readonly other?: string;
   readonly options: ReadonlyMap<string, string>;
 }
 
@@ -85,6 +92,10 @@ const readCall = (args: readonly string[]): Call => {
       if (value === undefined) throw new UsageError('--view needs the name of a view.');
       options.set(word, value);
     } else options.set(word, 'yes');
+  }
+  if (verb === 'compare') {
+    if (plain.length !== 2) throw new UsageError('compare takes two files: before and after.');
+    return { verb, target: plain[0], other: plain[1] as string, options };
   }
   if (plain.length > 1) throw new UsageError(`${verb} takes one file, not ${plain.length}: ${plain.join(', ')}.`);
   return { verb, target: plain[0], options };
@@ -170,15 +181,21 @@ const answer = (call: Call, inputs: Inputs): string => {
     case 'site':
       return json(planPads(readSurvey(readJson(call, inputs))));
     case 'draw': {
-      if (!call.options.has('--svg')) throw new UsageError('draw writes SVG: say --svg.');
-      return writeSvg(
-        drawBuild(
-          buildSpec(spec()),
-          call.options.get('--view') ?? 'front',
-          call.options.has('--frame') ? { show: 'frame' } : {},
-        ),
+      const dxf = call.options.has('--dxf');
+      if (!dxf && !call.options.has('--svg')) throw new UsageError('draw writes SVG or DXF: say --svg or --dxf.');
+      const drawing = drawBuild(
+        buildSpec(spec()),
+        call.options.get('--view') ?? 'front',
+        call.options.has('--frame') ? { show: 'frame' } : {},
       );
+      return dxf ? writeDxf(drawing) : writeSvg(drawing);
     }
+    case 'compare':
+      return json(
+        compareBuilds(buildSpec(spec()), buildSpec(parseSpec(readJson({ ...call, target: call.other }, inputs)))),
+      );
+    case 'gltf':
+      return writeGltf(buildSpec(spec()));
     default:
       throw new UsageError(USAGE);
   }

@@ -7,3 +7,4 @@ export * from './findGaps.ts';
 export * from './groupParts.ts';
 export * from './mirrorBuild.ts';
 export * from './findUnbackedJoints.ts';
+export * from './compareBuilds.ts';

@@ -88,6 +88,8 @@ export interface Part {
   readonly fit: Fit;
   /** How far a measured length may be from the expected one. */
   readonly tolerance?: number;
+  /** Flats that a bent part's outline is drawn with: its ring runs along the inner curve and back along the outer one. */
+  readonly bent?: number;
 }
 
 /** A stud or opening mark on a tape pull: `at` inches from the hooked end, the piece lies to that side of the mark. */

@@ -3,6 +3,7 @@ import type { Pt } from '../geometry/index.ts';
 import { partsOf } from '../build/index.ts';
 import type { Assembly, Build, Part } from '../build/index.ts';
 import { dimension } from './dimensions.ts';
+import { drawSection } from './drawSection.ts';
 import { paintOrder } from './paintOrder.ts';
 import { CAMERAS, faceCamera, flatArea, nearness, see, solidFaces, toneOf } from './project.ts';
 import type { Camera } from './project.ts';
@@ -33,6 +34,7 @@ export const viewsOf = (build: Build): string[] => [
   'right',
   'plan',
   'three',
+  'section',
   ...build.assemblies.filter((a) => a.flat || a.kind === 'base' || a.kind === 'roof').map((a) => `panel:${a.id}`),
 ];
 
@@ -111,7 +113,7 @@ const drawSquareOn = (build: Build, view: string, options: DrawOptions): Drawing
       weight: 2,
     });
     items.push(
-      ...dimension([left, 0], [right, 0], -size * 2, size),
+      ...dimension([left, Math.min(0, box[1])], [right, Math.min(0, box[1])], -size * 2, size),
       ...dimension([box[0], 0], [box[0], box[3]], -size * 2, size),
     );
     if (build.facts.floorHeight > 0)
@@ -124,11 +126,25 @@ const drawSquareOn = (build: Build, view: string, options: DrawOptions): Drawing
   };
 };
 
+/** A bent part as its flats, each a part of its own to the painter: what is inside a curve is neither before nor behind it. */
+const flatten = (part: Part): Part[] => {
+  const n = part.bent;
+  const ring = part.shape.outline;
+  if (n === undefined || ring.length !== 2 * n + 2) return [part];
+  return Array.from({ length: n }, (_, k) => ({
+    ...part,
+    shape: {
+      ...part.shape,
+      outline: [ring[k], ring[k + 1], ring[2 * n - k], ring[2 * n + 1 - k]] as Pt[],
+    },
+  }));
+};
+
 const drawThree = (build: Build, options: DrawOptions): Drawing => {
   const c = CAMERAS.three as Camera;
   const picked = new Set(options.highlight);
   // What is picked out is painted over the rest, so that it shows from inside as well.
-  const order = paintOrder(c, shown(build, options));
+  const order = paintOrder(c, shown(build, options).flatMap(flatten));
   const painted = [...order.filter((p) => !picked.has(p.id)), ...order.filter((p) => picked.has(p.id))];
   const items: DrawItem[] = painted.flatMap((part) =>
     solidFaces(c, part, fillOf(part, options))
@@ -253,6 +269,7 @@ const drawPanel = (build: Build, assembly: Assembly, options: DrawOptions): Draw
  */
 export const drawBuild = (build: Build, view: string, options: DrawOptions = {}): Drawing => {
   if (view === 'three') return drawThree(build, options);
+  if (view === 'section') return drawSection(build);
   if (view in CAMERAS) return drawSquareOn(build, view, options);
   const assembly = view.startsWith('panel:') ? build.assemblies.find((a) => a.id === view.slice(6)) : undefined;
   if (!assembly) throw new ViewError(view, viewsOf(build));

@@ -2,3 +2,5 @@ export * from './writeSvg.ts';
 export * from './writeCutList.ts';
 export * from './writeBuild.ts';
 export * from './specSchema.ts';
+export * from './writeDxf.ts';
+export * from './writeGltf.ts';

@@ -143,6 +143,7 @@ export const frameHoopPen = (p: HoopPenParams): Build => {
     shortPoint: size.length,
     width: size.width,
     thickness: size.thickness,
+    bent: flats,
   });
 
   const from = T;
