@@ -8,6 +8,8 @@ export interface Flock {
   readonly ranging: boolean;
   readonly mover: Mover;
   readonly moves: 'daily' | 'yearly' | 'never';
+  /** Winters where it stands; mild where nobody has said. */
+  readonly winters?: 'mild' | 'hard';
 }
 
 export type Mover = 'child' | 'one adult' | 'two adults' | 'vehicle';

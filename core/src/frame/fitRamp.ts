@@ -7,6 +7,7 @@ import type { Sketch } from './sketch.ts';
 const THICK = 0.75;
 const CLEAT_HIGH = 0.75;
 const WIDE = 11;
+const LONGEST = 95;
 /** Steepest a ramp may be; common practice, no source. */
 export const STEEPEST_RAMP = 45;
 /** Comfortable slope that a ramp is drawn at where there is room; common practice, no source. */
@@ -37,7 +38,9 @@ export const fitRamp = (
 ): RampFit | undefined => {
   const rise = top - ground;
   const easy = rise / Math.tan((EASY_RAMP * Math.PI) / 180);
-  const reach = Math.min(easy, room);
+  // One plank out of a sheet.
+  const longest = Math.sqrt(Math.max(0, LONGEST ** 2 - rise ** 2));
+  const reach = Math.min(easy, room, longest);
   const angle = Math.atan2(rise, reach);
   const degrees = (angle * 180) / Math.PI;
   if (degrees > STEEPEST_RAMP + 1e-9) return undefined;

@@ -1,3 +1,4 @@
 export * from './stations.ts';
 export * from './businessRules.ts';
 export * from './computeOrder.ts';
+export * from './rankModels.ts';
