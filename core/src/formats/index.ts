@@ -4,3 +4,4 @@ export * from './writeBuild.ts';
 export * from './specSchema.ts';
 export * from './writeDxf.ts';
 export * from './writeGltf.ts';
+export * from './modelFile.ts';

@@ -4,3 +4,4 @@ export * from './migrations.ts';
 export * from './fittings.ts';
 export * from './spec.ts';
 export * from './families/index.ts';
+export * from './editFittings.ts';

@@ -1,0 +1,128 @@
+import fc from 'fast-check';
+import { copyFitting, fittingOf, newFitting, putFitting, removeFitting, snapLeft, wallLayout } from './editFittings.ts';
+import { buildSpec, parseSpec, SpecError } from './spec.ts';
+
+const spec = parseSpec({ family: 'raised-lean-to', params: { length: 96, windowWall: 'none' } });
+const build = buildSpec(spec);
+const back = wallLayout(build, 'back');
+
+describe('a wall as it is framed', () => {
+  it('has its length and its studs, low edges on the layout', () => {
+    expect(back?.length).toBeCloseTo(96, 9);
+    // Ends, and 16 on centre: 15 1/4, 31 1/4 … from its left end.
+    expect(back?.studs).toEqual([0, 15.25, 31.25, 47.25, 63.25, 79.25, 94.5]);
+  });
+  it('is not there where a family has none', () => {
+    expect(wallLayout(buildSpec(parseSpec({ family: 'hoop-pen' })), 'front')).toBeUndefined();
+  });
+});
+
+describe('snapping', () => {
+  const wall = { length: 96, studs: [0, 15.25, 31.25, 47.25, 63.25, 79.25, 94.5] };
+  it('takes a stud for a king when it is near: 15 1/4 and 3 in of king and jack', () => {
+    expect(snapLeft(18.9, 20, wall)).toBe(18.25);
+    expect(snapLeft(17.5, 20, wall)).toBe(18.25);
+  });
+  it('goes to the whole inch elsewhere', () => expect(snapLeft(22.4, 20, wall)).toBe(22));
+  it('never leaves the wall, whatever is dragged', () => {
+    fc.assert(
+      fc.property(fc.double({ min: -200, max: 300, noNaN: true }), fc.integer({ min: 6, max: 80 }), (left, width) => {
+        const at = snapLeft(left, width, wall);
+        expect(at).toBeGreaterThanOrEqual(4.5);
+        expect(at + width).toBeLessThanOrEqual(96 - 4.5 + 1e-9);
+      }),
+      { seed: 8 },
+    );
+  });
+});
+
+describe('fittings by hand', () => {
+  it('are added where there is room, and the wall re-frames round them', () => {
+    const window = newFitting(spec, build, 'back', 'window');
+    if (!window) throw new Error('no wall');
+    const next = putFitting(spec, window);
+    const framed = buildSpec(next);
+    expect(framed.openings.find((o) => o.id === `back-wall/${window.id}`)).toMatchObject({
+      left: window.left,
+      width: 20,
+    });
+    expect(framed.parts.some((p) => p.id === `back-wall/${window.id}/header`)).toBe(true);
+    expect(framed.notes.filter((n) => n.code.startsWith(window.id))).toEqual([]);
+  });
+  it('are copied under another name and find other room', () => {
+    const first = newFitting(spec, build, 'back', 'window');
+    if (!first) throw new Error('no wall');
+    const one = putFitting(spec, first);
+    const two = putFitting(one, copyFitting(one, buildSpec(one), first));
+    expect(new Set(two.fittings?.map((f) => f.id)).size).toBe(2);
+    expect(buildSpec(two).openings.filter((o) => o.assembly === 'back-wall')).toHaveLength(2);
+  });
+  it('take the place of a fitting of the parameters', () => {
+    const door = build.openings.find((o) => o.kind === 'people door');
+    const pinned = door && fittingOf(door);
+    if (!pinned) throw new Error('no door');
+    const moved = buildSpec(putFitting(spec, { ...pinned, left: 8 }));
+    expect(moved.openings.filter((o) => o.kind === 'people door')).toHaveLength(1);
+    expect(moved.openings.find((o) => o.kind === 'people door')?.left).toBe(8);
+  });
+  it('are taken out: by hand from the list, of the parameters by switching them off', () => {
+    const window = newFitting(spec, build, 'back', 'window');
+    if (!window) throw new Error('no wall');
+    expect(removeFitting(putFitting(spec, window), window.id).fittings).toBeUndefined();
+    expect(removeFitting(spec, 'nest').params.nestWall).toBe('none');
+    expect(buildSpec(removeFitting(spec, 'nest')).openings.some((o) => o.kind === 'nest')).toBe(false);
+  });
+  it('that collide are left out and noted, never drawn into each other', () => {
+    const at = {
+      id: 'a',
+      kind: 'window',
+      style: 'mesh',
+      wall: 'back',
+      left: 20,
+      bottom: 20,
+      width: 20,
+      height: 12,
+    } as const;
+    const both = buildSpec(putFitting(putFitting(spec, at), { ...at, id: 'b', left: 30 }));
+    expect(both.openings.some((o) => o.id === 'back-wall/b')).toBe(false);
+    expect(both.notes.find((n) => n.code === 'b-left-out')?.what).toBe(
+      'The window cannot stand at 30″ in the back wall.',
+    );
+  });
+});
+
+describe('fittings in a file', () => {
+  const bad = (fittings: unknown, family = 'raised-lean-to'): string => {
+    try {
+      parseSpec({ family, fittings });
+      return 'accepted';
+    } catch (error) {
+      if (error instanceof SpecError) return error.message;
+      throw error;
+    }
+  };
+  const good = { id: 'w', kind: 'window', wall: 'back', left: '20 in', bottom: 20, width: '1\' 8"', height: 12 };
+  it('are read with their lengths in any unit and the usual style', () => {
+    expect(parseSpec({ family: 'raised-lean-to', fittings: [good] }).fittings).toEqual([
+      { id: 'w', kind: 'window', style: 'mesh', wall: 'back', left: 20, bottom: 20, width: 20, height: 12 },
+    ]);
+  });
+  it.each([
+    [{ kind: 'gate' }, /fittings\[0\]\.kind: "gate" is not a fitting of a raised-lean-to/],
+    [{ wall: 'top' }, /fittings\[0\]\.wall: "top" is not a wall/],
+    [{ width: 200 }, /fittings\[0\]\.width: 200 is out of range; it takes 6 to 96 in/],
+    [{ left: 'far' }, /fittings\[0\]\.left: "far" is not a length/],
+    [{ style: 'dutch' }, /fittings\[0\]\.style: "dutch" is not a style of a window/],
+    [{ id: 'my window' }, /fittings\[0\]\.id: "my window" is not a name/],
+    [{ colour: 'red' }, /fittings\[0\]\.colour: "red" does not belong/],
+  ])('with %j are refused in a sentence', (change, message) => expect(bad([{ ...good, ...change }])).toMatch(message));
+  it('say which entry, which key and what it takes', () => {
+    expect(bad([{ ...good, kind: 'gate' }])).toMatch(
+      /fittings\[0\]\.kind: "gate" is not a fitting of a raised-lean-to/,
+    );
+    expect(bad([good, { ...good }])).toMatch(/fittings\[1\]\.id: "w" is there twice/);
+    expect(bad({})).toMatch(/fittings: \{\} is not a list of fittings/);
+    expect(bad([good], 'hoop-pen')).toMatch(/the sides of a hoop-pen carry none/);
+    expect(bad(['window'])).toMatch(/fittings\[0\]: "window" is not a fitting with id, kind/);
+  });
+});
