@@ -1,3 +1,5 @@
+import { findFamily } from '@rubbet/core/model';
+
 /** Standard models, named after hedgerow plants; each a saved parameter set of its family. */
 export interface DemoModel {
   readonly name: string;
@@ -6,6 +8,13 @@ export interface DemoModel {
   readonly birds: number;
   readonly family: string;
   readonly params: Readonly<Record<string, string | number | boolean>>;
+  /** How its first revision differed, where there is a second one, and what that one says. */
+  readonly before?: {
+    readonly params: Readonly<Record<string, string | number | boolean>>;
+    readonly note: string;
+  };
+  /** What a seller may choose of it without asking. */
+  readonly ranges?: Readonly<Record<string, readonly [number, number]>>;
 }
 
 export const MODELS: readonly DemoModel[] = [
@@ -15,6 +24,11 @@ export const MODELS: readonly DemoModel[] = [
     purpose: 'Four by six for half a dozen hens.',
     family: 'raised-lean-to',
     params: { length: 72, depth: 48, nestCount: 2 },
+    before: {
+      params: { length: 72, depth: 48, nestCount: 1, threshold: 4 },
+      note: 'two nests, threshold for deep litter',
+    },
+    ranges: { length: [60, 96], depth: [42, 60], legHeight: [18, 30] },
   },
   {
     name: 'Bramble',
@@ -105,15 +119,93 @@ export const MODELS: readonly DemoModel[] = [
     family: 'low-pen',
     params: { construction: 'picket', length: 72, width: 37.1875, height: 22, birds: 'layers' },
   },
+  {
+    name: 'Burdock',
+    birds: 3,
+    purpose: 'Equilateral ends, closed and vented at one of them.',
+    family: 'a-frame-pen',
+    params: { length: 96, width: 60, closedLength: 44 },
+  },
+  {
+    name: 'Bindweed',
+    birds: 12,
+    purpose: 'Pipe hoops between rockered runners, tarp over half.',
+    family: 'hoop-pen',
+    params: { length: 120, width: 84, hoopLength: 120 },
+  },
+  {
+    name: 'Foxglove',
+    birds: 6,
+    purpose: 'A steep roof to walk in under, all from 8 ft sticks.',
+    family: 'steep-roof-pen',
+    params: { length: 96, width: 48 },
+  },
+  {
+    name: 'Campion',
+    birds: 3,
+    purpose: 'Runs between the bean rows, house on the deck.',
+    family: 'garden-ark',
+    params: { length: 84, width: 36 },
+  },
+  {
+    name: 'Rowan',
+    birds: 7,
+    purpose: 'Gable on braced legs, doors for walls.',
+    family: 'raised-gable',
+    params: { length: 72, depth: 48 },
+  },
+  {
+    name: 'Dogrose',
+    birds: 3,
+    purpose: 'On long runners, carried to new ground twice a year.',
+    family: 'skid-house',
+    params: { length: 60, depth: 36 },
+  },
+  {
+    name: 'Tansy',
+    birds: 5,
+    purpose: 'Six panels that bolt together and come apart in spring.',
+    family: 'panel-kit',
+    params: { length: 72, depth: 48 },
+  },
+  {
+    name: 'Hazel',
+    birds: 15,
+    purpose: 'Eight by twelve with a store; eggs are gathered indoors.',
+    family: 'walk-in',
+    params: { length: 144, depth: 96 },
+  },
+  {
+    name: 'Blackthorn',
+    birds: 15,
+    purpose: 'Eight by eight house and a run of 32 ft that steps with the ground.',
+    family: 'house-with-run',
+    params: { length: 96, depth: 96, runLength: 384, runBays: 3 },
+  },
+  {
+    name: 'Comfrey',
+    birds: 20,
+    purpose: 'A corner of the barn, curbed, meshed, with a loft for straw.',
+    family: 'barn-fit-out',
+    params: { length: 144, depth: 96 },
+  },
 ];
 
 /** The flock that a model is judged for. */
-export const flockFor = (model: DemoModel) => ({
-  kind: model.params.birds === 'layers' || model.family !== 'low-pen' ? ('layers' as const) : ('meat' as const),
-  now: model.birds,
-  later: model.birds,
-  breed: 'standard' as const,
-  ranging: model.family !== 'low-pen',
-  mover: 'two adults' as const,
-  moves: model.family === 'low-pen' ? ('daily' as const) : ('never' as const),
-});
+export const flockFor = (model: DemoModel) => {
+  const family = findFamily(model.family);
+  const meat = model.family === 'low-pen' && model.params.birds !== 'layers';
+  return {
+    kind: meat ? ('meat' as const) : ('layers' as const),
+    now: model.birds,
+    later: model.birds,
+    breed: 'standard' as const,
+    ranging: !family?.movable,
+    mover: 'two adults' as const,
+    moves: !family?.movable
+      ? ('never' as const)
+      : model.family === 'skid-house'
+        ? ('yearly' as const)
+        : ('daily' as const),
+  };
+};

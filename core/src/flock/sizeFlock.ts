@@ -21,9 +21,10 @@ export interface FlockSizing {
 
 const share = (flock: Flock, rules: FlockRules): number => (flock.breed === 'bantam' ? rules.bantamShare : 1);
 
-/** Square feet of run each bird needs under the rules. */
+/** Square feet of run each bird needs under the rules; fresh grass every day takes the least. */
 export const measureRunNeed = (flock: Flock, rules: FlockRules = FLOCK_RULES): number =>
-  share(flock, rules) * (flock.ranging ? rules.runPerHenRanging : rules.runPerHenConfined);
+  share(flock, rules) *
+  (flock.moves === 'daily' ? rules.areaPerPenLayer : flock.ranging ? rules.runPerHenRanging : rules.runPerHenConfined);
 
 /**
  * Sizes for the larger of the flock now and in two years, and names what runs out first.

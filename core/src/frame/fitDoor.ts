@@ -20,6 +20,8 @@ export interface DoorPlan {
   readonly skin: { readonly item: string; readonly thickness: number; readonly role: 'door' | 'mesh' | 'glazing' };
   readonly joins: string;
   readonly style?: 'single' | 'double' | 'dutch';
+  /** Depth of the wall's framing, which the stops stay within; that of a 2×4 wall where left out. */
+  readonly wall?: number;
   /** Depth of the leaf's frame behind the wall's face. */
   readonly inset?: number;
 }
@@ -115,21 +117,23 @@ export const fitDoor = (
     frameLeaf(sketch, plan, 'lower-', a0, z0, wide, lower);
     frameLeaf(sketch, plan, 'upper-', a0, z0 + lower + DOOR_GAP, wide, high - lower - DOOR_GAP);
   } else frameLeaf(sketch, plan, '', a0, z0, wide, high);
+  const deep = Math.min(STOP, (plan.wall ?? 3.5) - BOARD);
   const stop = {
     name: `${name} stop`,
     role: 'stop' as const,
     item: '1x2',
+    ...(deep < STOP ? { rip: deep } : {}),
     fit: 'measure in place' as const,
     tolerance: 0.25,
   };
   sketch.add(
-    boxPart(axes, id, { id: `${id}/stop-1`, ...stop }, [o.left, BOARD, o.bottom], [BOARD, STOP, o.height], 'z'),
+    boxPart(axes, id, { id: `${id}/stop-1`, ...stop }, [o.left, BOARD, o.bottom], [BOARD, deep, o.height], 'z'),
     boxPart(
       axes,
       id,
       { id: `${id}/stop-2`, ...stop },
       [o.left + o.width - BOARD, BOARD, o.bottom],
-      [BOARD, STOP, o.height],
+      [BOARD, deep, o.height],
       'z',
     ),
     boxPart(
@@ -137,7 +141,7 @@ export const fitDoor = (
       id,
       { id: `${id}/stop-3`, ...stop },
       [o.left + BOARD, BOARD, o.bottom + o.height - BOARD],
-      [o.width - 2 * BOARD, STOP, BOARD],
+      [o.width - 2 * BOARD, deep, BOARD],
       'a',
     ),
   );

@@ -44,12 +44,14 @@ export const fitWindow = (
   const z = o.bottom + DOOR_GAP;
   const wide = o.width - 2 * DOOR_GAP;
   const high = o.height - 2 * DOOR_GAP;
-  if (plan.style === 'top-hung') {
+  // A thin wall has no room for two sashes behind each other.
+  const single = plan.style === 'top-hung' || (plan.style === 'sliding' && wall < 2);
+  if (single) {
     frameLeaf(sketch, { id, name: `${name} sash`, axes, skin: CLEAR }, '', a, z, wide, high);
     sketch.hardware('hinge', 2, name);
     sketch.hardware('latch', 1, name);
   }
-  if (plan.style === 'sliding') {
+  if (plan.style === 'sliding' && !single) {
     // Each sash laps the other by its stile.
     const leaf = wide / 2 + 0.75;
     frameLeaf(sketch, { id, name: `${name} sash`, axes, skin: CLEAR }, 'left-', a, z, leaf, high);

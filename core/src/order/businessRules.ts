@@ -33,8 +33,23 @@ export class RuleError extends Error {
   }
 }
 
+const SEVERITIES = ['stop', 'warn', 'tip', 'off'];
+
+/** How seriously findings are taken: any code, each with one of the severities. */
+const readSeverities = (change: unknown): CheckRules['severities'] => {
+  if (typeof change !== 'object' || change === null || Array.isArray(change))
+    throw new RuleError('check.severities must be a group of settings.');
+  for (const [code, severity] of Object.entries(change))
+    if (!SEVERITIES.includes(severity as string))
+      throw new RuleError(
+        `check.severities.${code} is ${JSON.stringify(severity)}; it takes one of ${SEVERITIES.join(', ')}.`,
+      );
+  return change as CheckRules['severities'];
+};
+
 const merge = (base: unknown, change: unknown, path: string): unknown => {
   if (change === undefined) return base;
+  if (path === 'check.severities') return readSeverities(change);
   if (typeof base === 'object' && base !== null) {
     if (typeof change !== 'object' || change === null || Array.isArray(change))
       throw new RuleError(`${path} must be a group of settings.`);

@@ -2,6 +2,7 @@ import { Catch, HttpException, Logger } from '@nestjs/common';
 import type { ArgumentsHost, ExceptionFilter } from '@nestjs/common';
 import type { Response } from 'express';
 import { DemandError } from '@rubbet/core/cut';
+import { ModelFileError } from '@rubbet/core/formats';
 import { SpecError } from '@rubbet/core/model';
 import { RuleError } from '@rubbet/core/order';
 import { SurveyError } from '@rubbet/core/site';
@@ -32,7 +33,12 @@ const SENTENCES: Readonly<Record<number, string>> = {
 
 const problemOf = (error: unknown): Problem => {
   if (error instanceof SpecError) return { status: 400, code: 'spec', message: error.message, faults: error.faults };
-  if (error instanceof SurveyError || error instanceof DemandError || error instanceof RuleError)
+  if (
+    error instanceof SurveyError ||
+    error instanceof DemandError ||
+    error instanceof RuleError ||
+    error instanceof ModelFileError
+  )
     return { status: 400, code: 'invalid', message: error.message };
   if (error instanceof HttpException) {
     const status = error.getStatus();

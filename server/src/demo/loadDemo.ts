@@ -1,7 +1,7 @@
 import { randomBytes } from 'node:crypto';
 import { CREWS, DEMO_PASSWORD, flockFor, MODELS, ORDERS, RACK, TRAILERS, USERS, weatherFor } from '@rubbet/demo';
 import type { DemoOrder } from '@rubbet/demo';
-import { parseSpec } from '@rubbet/core/model';
+import { findFamily, parseSpec } from '@rubbet/core/model';
 import type { Spec } from '@rubbet/core/model';
 import { BUSINESS_RULES, computeOrder, stationOf } from '@rubbet/core/order';
 import { addDays, makeCalendar, planSchedule, startOf, weekday } from '@rubbet/core/schedule';
@@ -60,9 +60,9 @@ const flockOf = (o: DemoOrder, spec: Spec): Flock | null =>
         now: o.flock.now / (o.quantity ?? 1),
         later: o.flock.later / (o.quantity ?? 1),
         breed: 'standard',
-        ranging: spec.family !== 'low-pen',
+        ranging: !findFamily(spec.family)?.movable,
         mover: o.flock.mover ?? 'two adults',
-        moves: spec.family === 'low-pen' ? 'daily' : 'never',
+        moves: findFamily(spec.family)?.movable ? 'daily' : 'never',
       }
     : null;
 
@@ -96,14 +96,31 @@ export const loadDemo = async (db: Db, reset = false): Promise<void> => {
     for (const m of MODELS) {
       const spec = parseSpec({ family: m.family, params: m.params });
       const { summary } = computeOrder({ spec, flock: flockFor(m) }, BUSINESS_RULES);
-      const [id] = await trx('models').insert({ name: m.name, family: m.family, purpose: m.purpose });
-      await trx('model_revisions').insert({
-        model_id: id,
-        number: 1,
-        spec: json(spec),
-        summary: json(summary),
-        note: 'first',
+      const [id] = await trx('models').insert({
+        name: m.name,
+        family: m.family,
+        purpose: m.purpose,
+        ranges: json(m.ranges ?? {}),
       });
+      const first = m.before ? parseSpec({ family: m.family, params: m.before.params }) : spec;
+      const revisions = [
+        {
+          spec: first,
+          summary: m.before ? computeOrder({ spec: first, flock: flockFor(m) }, BUSINESS_RULES).summary : summary,
+          note: 'first',
+        },
+        ...(m.before ? [{ spec, summary, note: m.before.note }] : []),
+      ];
+      await trx('model_revisions').insert(
+        revisions.map((r, i) => ({
+          model_id: id,
+          number: i + 1,
+          spec: json(r.spec),
+          summary: json(r.summary),
+          note: r.note,
+          made_by: USERS[0]?.name ?? '',
+        })),
+      );
       models.set(m.name, { id: id as number, spec });
     }
     const tasks: Task[] = [];

@@ -1,109 +1,63 @@
-import {
-  Body,
-  ConflictException,
-  Controller,
-  Get,
-  Inject,
-  Module,
-  NotFoundException,
-  Param,
-  ParseIntPipe,
-  Post,
-} from '@nestjs/common';
-import { ApiProperty, ApiPropertyOptional, ApiTags } from '@nestjs/swagger';
-import { IsObject, IsOptional, IsString, MaxLength, MinLength } from 'class-validator';
-import { parseSpec } from '@rubbet/core/model';
-import { computeOrder } from '@rubbet/core/order';
-import { Audit } from '../database/audit.ts';
-import { DB, readJson } from '../database/connect.ts';
-import type { Db } from '../database/connect.ts';
+import { Body, Controller, Get, Header, Inject, Module, Param, ParseIntPipe, Patch, Post } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
 import { EVERYONE, Me, Roles } from '../common/roles.ts';
 import type { User } from '../auth/sessions.ts';
-import { Settings, SettingsModule } from '../settings/settings.module.ts';
-
-export class ModelDto {
-  @ApiProperty()
-  @IsString()
-  @MinLength(2, { message: 'the name needs at least two letters' })
-  @MaxLength(80)
-  name!: string;
-
-  @ApiPropertyOptional()
-  @IsOptional()
-  @IsString()
-  @MaxLength(240)
-  purpose?: string;
-
-  @ApiProperty()
-  @IsObject()
-  spec!: Record<string, unknown>;
-}
+import { SettingsModule } from '../settings/settings.module.ts';
+import { ModelChangeDto, ModelDto, ModelFileDto, ModelRevisionDto } from './models.dto.ts';
+import { ModelsService } from './models.service.ts';
 
 @ApiTags('models')
 @Controller('models')
 export class ModelsController {
-  constructor(
-    @Inject(DB) private readonly db: Db,
-    @Inject(Audit) private readonly audit: Audit,
-    @Inject(Settings) private readonly settings: Settings,
-  ) {}
+  constructor(@Inject(ModelsService) private readonly models: ModelsService) {}
 
   @Get()
   @Roles(...EVERYONE)
-  async list() {
-    const models = await this.db('models').orderBy('name');
-    const revisions = await this.db('model_revisions').orderBy('number');
-    return models.map((m) => {
-      const mine = revisions.filter((r) => r.model_id === m.id);
-      const newest = mine.at(-1);
-      return {
-        id: m.id,
-        name: m.name,
-        family: m.family,
-        purpose: m.purpose,
-        version: m.version,
-        revision: newest?.number ?? 0,
-        note: newest?.note ?? '',
-        spec: newest ? readJson(newest.spec) : null,
-        summary: newest ? readJson(newest.summary) : null,
-      };
-    });
+  list() {
+    return this.models.list();
   }
 
   @Get(':id')
   @Roles(...EVERYONE)
-  async find(@Param('id', ParseIntPipe) id: number) {
-    const found = (await this.list()).find((m) => m.id === id);
-    if (!found) throw new NotFoundException({ code: 'not-found', message: 'There is no such model.' });
-    return found;
+  find(@Param('id', ParseIntPipe) id: number) {
+    return this.models.find(id);
+  }
+
+  /** The model as a file to take elsewhere. */
+  @Get(':id/file')
+  @Roles('office')
+  @Header('content-disposition', 'attachment; filename="model.json"')
+  file(@Param('id', ParseIntPipe) id: number) {
+    return this.models.file(id);
   }
 
   /** Saves a spec as a new standard model. */
   @Post()
   @Roles('office')
-  async create(@Body() body: ModelDto, @Me() me: User) {
-    const spec = parseSpec(body.spec);
-    if (await this.db('models').where({ name: body.name }).first())
-      throw new ConflictException({
-        code: 'name-taken',
-        message: `There is a model called ${body.name} already: give this one another name.`,
-      });
-    const { summary } = computeOrder({ spec }, await this.settings.rules());
-    const id = await this.db.transaction(async (trx) => {
-      const [made] = await trx('models').insert({ name: body.name, family: spec.family, purpose: body.purpose ?? '' });
-      await trx('model_revisions').insert({
-        model_id: made,
-        number: 1,
-        spec: JSON.stringify(spec),
-        summary: JSON.stringify(summary),
-        note: 'first',
-      });
-      await this.audit.note(me, 'create', 'model', made as number, body, trx as unknown as Db);
-      return made as number;
-    });
-    return this.find(id);
+  create(@Body() body: ModelDto, @Me() me: User) {
+    return this.models.create(body, me);
+  }
+
+  /** Takes in a model file. */
+  @Post('file')
+  @Roles('office')
+  take(@Body() body: ModelFileDto, @Me() me: User) {
+    return this.models.take(body.file, me);
+  }
+
+  @Patch(':id')
+  @Roles('office')
+  change(@Param('id', ParseIntPipe) id: number, @Body() body: ModelChangeDto, @Me() me: User) {
+    return this.models.change(id, body, me);
+  }
+
+  /** Saves a spec as the next revision of a model. */
+  @Post(':id/revisions')
+  @Roles('office')
+  revise(@Param('id', ParseIntPipe) id: number, @Body() body: ModelRevisionDto, @Me() me: User) {
+    return this.models.revise(id, body, me);
   }
 }
 
-@Module({ imports: [SettingsModule], controllers: [ModelsController] })
+@Module({ imports: [SettingsModule], controllers: [ModelsController], providers: [ModelsService] })
 export class ModelsModule {}

@@ -42,6 +42,10 @@ export class FlockDto {
 
   @IsIn(['daily', 'yearly', 'never'])
   moves!: 'daily' | 'yearly' | 'never';
+
+  @IsOptional()
+  @IsIn(['mild', 'hard'])
+  winters?: 'mild' | 'hard';
 }
 
 export class NewOrderDto {

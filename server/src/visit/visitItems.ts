@@ -1,3 +1,4 @@
+import { findFamily } from '@rubbet/core/model';
 import type { OrderDetail } from '../orders/orders.types.ts';
 
 /** Keys of what a customer prepares and confirms. */
@@ -17,7 +18,7 @@ const inches = (n: number): string => `${Math.ceil(n)}″`;
 export const visitItems = (order: OrderDetail): VisitItem[] => {
   const size = order.revision?.summary.size;
   const wide = size ? Math.min(size[0], size[1]) : undefined;
-  const movable = order.revision?.spec.family === 'low-pen';
+  const movable = findFamily(order.revision?.spec.family ?? '')?.movable ?? false;
   const fall = order.survey?.pads.fall ?? 0;
   const text: Record<(typeof VISIT_ITEMS)[number], readonly [string, string]> = {
     ground: [

@@ -91,6 +91,7 @@ export const fitHouse = (
               ? { item: mesh.key, thickness: mesh.thickness, role: 'mesh' }
               : { item: leafSheet.key, thickness: leafSheet.thickness, role: 'door' },
             joins,
+            wall: setting.wall,
             style: o.style === 'double' || o.style === 'dutch' ? o.style : 'single',
           });
           if (o.kind === 'people door') {

@@ -344,6 +344,7 @@ export const frameHoopPen = (p: HoopPenParams): Build => {
         ...opening,
         sillAboveGround: HIGH,
       });
+      sketch.hardware('release', 1, 'door');
       gate = fitDoor(sketch, {
         id: 'door',
         name: 'door',
@@ -426,7 +427,7 @@ export const frameHoopPen = (p: HoopPenParams): Build => {
               clearWidth: gate.clearWidth,
               clearHeight: gate.clearHeight,
               threshold: HIGH,
-              insideRelease: false,
+              insideRelease: true,
               opens: 'outward' as const,
             },
           }

@@ -4,13 +4,15 @@ import { floorLumber, frameRaisedFloor, Sketch } from '../../../frame/index.ts';
 import { frameHouse, gableRoof, resolveRoosts, USUAL_HOUSE } from '../../house/index.ts';
 import type { SkidHouseParams } from './params.ts';
 
+/** Light studs: it is carried. */
+const STUD = { item: '2x2', depth: 1.5 } as const;
 /** Longest runner that one stick gives. */
 const LONGEST_RUNNER = 144;
 
 /** Frames the skid house: a gable house on legs over two or more long rockered runners. */
 export const frameSkidHouse = (given: SkidHouseParams, fittings: readonly Fitting[]): Build => {
   const sketch = new Sketch();
-  const p = resolveRoosts(sketch, { ...USUAL_HOUSE, ...given }, given.wallHeight);
+  const p = resolveRoosts(sketch, { ...USUAL_HOUSE, ...given }, given.wallHeight, STUD.depth);
   const { length: L, depth: D } = p;
   const beyond = Math.min(p.beyond, (LONGEST_RUNNER - D) / 2);
   const lumber = floorLumber(D);
@@ -29,7 +31,10 @@ export const frameSkidHouse = (given: SkidHouseParams, fittings: readonly Fittin
     within: [-0.8, 0.1],
   });
   const house = frameHouse(sketch, p, {
-    roof: gableRoof(D, p.wallHeight, p.pitch),
+    roof: gableRoof(D, p.wallHeight, p.pitch, '2x3', STUD.depth),
+    rafterItem: '2x3',
+    stud: STUD,
+    deck: false,
     floor: floor.top,
     skirt: floor.rim,
     fittings,

@@ -11,6 +11,7 @@ import {
   gableSlope,
   polyPart,
   rafterPlaces,
+  ROOST_CLEAR,
   Sketch,
   UNIT_AXES,
   uprightPlaces,
@@ -25,6 +26,8 @@ import type { SteepRoofPenParams } from './params.ts';
 const T = 1.5;
 const RAIL = 3.5;
 const WHEEL_AT = 8;
+/** First roost bar from the back end. */
+const ROOST_AT = 16;
 const RAFTER = '2x3';
 const RIDGE = '1x6';
 /** Foot of the doors: they lap the sill by half an inch and pass over the handlebar. */
@@ -373,21 +376,33 @@ export const frameSteepRoofPen = (p: SteepRoofPenParams): Build => {
     mesh: p.mesh,
   });
 
-  if (p.roost) {
-    const bar = boxPart(
-      a,
-      'roosts',
-      { id: 'roosts/bar-1', name: 'roost bar', role: 'roost', item: '2x4', fit: 'measure in place', tolerance: 0.25 },
-      [18, T, H - T],
-      [3.5, across, T],
-      't',
+  sketch.hardware('release', 1, 'front doors');
+  // Bars across the pen between the top rails, clear of the back end and of each other.
+  const bars = Math.min(p.roostBars, Math.floor((covered - ROOST_AT) / (ROOST_CLEAR + 3.5)));
+  for (let i = 0; i < bars; i++)
+    sketch.add(
+      boxPart(
+        a,
+        'roosts',
+        {
+          id: `roosts/bar-${i + 1}`,
+          name: 'roost bar',
+          role: 'roost',
+          item: '2x4',
+          fit: 'measure in place',
+          tolerance: 0.25,
+        },
+        [ROOST_AT + i * (ROOST_CLEAR + 3.5), T, H - T],
+        [3.5, across, T],
+        't',
+      ),
     );
-    sketch.add(bar);
+  if (bars > 0) {
     sketch.assembly({
       id: 'roosts',
       name: 'roost',
       kind: 'fittings',
-      face: { origin: [18, 0, H], u: [1, 0, 0], v: [0, 1, 0] },
+      face: { origin: [ROOST_AT, 0, H], u: [1, 0, 0], v: [0, 1, 0] },
       flat: false,
       tapes: [],
       joins: { to: 'front', how: 'laid flat between the top rails, screwed through them' },
@@ -439,20 +454,20 @@ export const frameSteepRoofPen = (p: SteepRoofPenParams): Build => {
   }
   return sketch.finish({
     family: 'steep-roof-pen',
-    capacity: { runArea: (L * W) / 144, ...(p.roost ? { roostLength: across } : {}) },
+    capacity: { runArea: (L * W) / 144, ...(bars > 0 ? { roostLength: across * bars } : {}) },
     facts: {
       movable: true,
       base: [0, 0, L, W],
       enclosedHeight: p.peak,
       floorHeight: 0,
       roof: { pitch, cover: p.cover, roofedShare: covered / L },
-      roosts: p.roost ? [{ height: H, length: across, bars: 1, spacing: 12, toWall: 18 }] : [],
+      roosts: bars > 0 ? [{ height: H, length: across, bars, spacing: ROOST_CLEAR, toWall: ROOST_AT }] : [],
       ventArea: (2 * L * H) / 144,
       door: {
         clearWidth: way.clearWidth,
         clearHeight: way.clearHeight,
         threshold: RAIL,
-        insideRelease: false,
+        insideRelease: true,
         opens: 'outward',
       },
       ...(p.wheels === 'none' ? {} : { wheels: { diameter: wheelDiameter(p.wheels), fromEnd: WHEEL_AT } }),

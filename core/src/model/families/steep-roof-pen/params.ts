@@ -13,7 +13,7 @@ export interface SteepRoofPenParams {
   readonly cover: 'tarp' | 'metal';
   readonly backEnd: 'closed' | 'mesh';
   readonly mesh: 'hardware-cloth' | 'welded-wire' | 'poultry-netting';
-  readonly roost: boolean;
+  readonly roostBars: number;
   readonly wheels: 'none' | 'wheel-8' | 'wheel-10';
   readonly wheelHow: 'fixed' | 'lever' | 'slip-on';
   readonly handlebar: boolean;
@@ -86,7 +86,7 @@ export const steepRoofPenParams: readonly ParamDef[] = [
     ],
     'welded-wire',
   ),
-  { key: 'roost', label: 'Roost at the back', group: 'Skin', kind: 'flag', default: true },
+  { key: 'roostBars', label: 'Roost bars', group: 'Skin', kind: 'count', min: 0, max: 3, default: 2 },
   choiceParam(
     'wheels',
     'Wheels',

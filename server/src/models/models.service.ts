@@ -1,0 +1,196 @@
+import { ConflictException, Inject, Injectable, NotFoundException } from '@nestjs/common';
+import { parseModelFile, readRanges, writeModelFile } from '@rubbet/core/formats';
+import type { ModelFile, SellerRanges } from '@rubbet/core/formats';
+import { parseSpec } from '@rubbet/core/model';
+import type { Spec } from '@rubbet/core/model';
+import { computeOrder } from '@rubbet/core/order';
+import type { OrderSummary } from '@rubbet/core/order';
+import { Audit } from '../database/audit.ts';
+import { DB, readJson } from '../database/connect.ts';
+import type { Db } from '../database/connect.ts';
+import { updateVersioned } from '../database/updateVersioned.ts';
+import type { User } from '../auth/sessions.ts';
+import { Settings } from '../settings/settings.module.ts';
+import type { ModelChangeDto, ModelDto, ModelRevisionDto } from './models.dto.ts';
+
+/** One revision of a model. */
+export interface ModelRevision {
+  readonly number: number;
+  readonly note: string;
+  readonly madeBy: string;
+  readonly madeAt: string;
+  readonly spec: Spec;
+  readonly summary: OrderSummary;
+}
+
+/** A standard model with its newest revision. */
+export interface ModelDetail {
+  readonly id: number;
+  readonly name: string;
+  readonly family: string;
+  readonly purpose: string;
+  readonly version: number;
+  readonly revision: number;
+  readonly note: string;
+  readonly ranges: SellerRanges;
+  readonly spec: Spec;
+  readonly summary: OrderSummary;
+}
+
+interface ModelRow {
+  readonly id: number;
+  readonly name: string;
+  readonly family: string;
+  readonly purpose: string;
+  readonly version: number;
+  readonly ranges: unknown;
+}
+interface RevisionRow {
+  readonly model_id: number;
+  readonly number: number;
+  readonly note: string;
+  readonly made_by: string;
+  readonly made_at: Date;
+  readonly spec: unknown;
+  readonly summary: unknown;
+}
+
+const detail = (m: ModelRow, newest: RevisionRow): ModelDetail => ({
+  id: m.id,
+  name: m.name,
+  family: m.family,
+  purpose: m.purpose,
+  version: m.version,
+  revision: newest.number,
+  note: newest.note,
+  ranges: m.ranges ? readJson<SellerRanges>(m.ranges) : {},
+  spec: parseSpec(readJson(newest.spec)),
+  summary: readJson<OrderSummary>(newest.summary),
+});
+
+/** Standard models: saved specs with revisions, what a seller may change, and their files. */
+@Injectable()
+export class ModelsService {
+  constructor(
+    @Inject(DB) private readonly db: Db,
+    @Inject(Audit) private readonly audit: Audit,
+    @Inject(Settings) private readonly settings: Settings,
+  ) {}
+
+  async list(): Promise<ModelDetail[]> {
+    const models = (await this.db('models').orderBy('name')) as ModelRow[];
+    const revisions = (await this.db('model_revisions').orderBy('number')) as RevisionRow[];
+    const newest = new Map(revisions.map((r) => [r.model_id, r]));
+    return models.flatMap((m) => {
+      const revision = newest.get(m.id);
+      return revision ? [detail(m, revision)] : [];
+    });
+  }
+
+  async find(id: number): Promise<ModelDetail & { readonly revisions: readonly ModelRevision[] }> {
+    const m = (await this.db('models').where({ id }).first()) as ModelRow | undefined;
+    const rows = (await this.db('model_revisions').where({ model_id: id }).orderBy('number')) as RevisionRow[];
+    const newest = rows.at(-1);
+    if (!m || !newest) throw new NotFoundException({ code: 'not-found', message: 'There is no such model.' });
+    return {
+      ...detail(m, newest),
+      revisions: rows.map((r) => ({
+        number: r.number,
+        note: r.note,
+        madeBy: r.made_by,
+        madeAt: new Date(r.made_at).toISOString(),
+        spec: parseSpec(readJson(r.spec)),
+        summary: readJson<OrderSummary>(r.summary),
+      })),
+    };
+  }
+
+  async create(body: ModelDto, me: User, ranges: SellerRanges = {}): Promise<ModelDetail> {
+    const spec = parseSpec(body.spec);
+    await this.freeName(body.name);
+    const { summary } = computeOrder({ spec }, await this.settings.rules());
+    const id = await this.db.transaction(async (trx) => {
+      const [made] = await trx('models').insert({
+        name: body.name,
+        family: spec.family,
+        purpose: body.purpose ?? '',
+        ranges: JSON.stringify(ranges),
+      });
+      await trx('model_revisions').insert({
+        model_id: made,
+        number: 1,
+        spec: JSON.stringify(spec),
+        summary: JSON.stringify(summary),
+        note: body.note ?? 'first',
+        made_by: me.name,
+      });
+      await this.audit.note(me, 'create', 'model', made as number, body, trx as unknown as Db);
+      return made as number;
+    });
+    return this.find(id);
+  }
+
+  /** Changes a model's name, purpose, or what a seller may change of it. */
+  async change(id: number, body: ModelChangeDto, me: User): Promise<ModelDetail> {
+    const model = await this.find(id);
+    if (body.name !== undefined && body.name !== model.name) await this.freeName(body.name);
+    const ranges = body.ranges === undefined ? undefined : readRanges(model.family, body.ranges);
+    await this.db.transaction(async (trx) => {
+      await updateVersioned(trx, 'models', id, body.version, {
+        ...(body.name === undefined ? {} : { name: body.name }),
+        ...(body.purpose === undefined ? {} : { purpose: body.purpose }),
+        ...(ranges === undefined ? {} : { ranges: JSON.stringify(ranges) }),
+      });
+      await this.audit.note(me, 'change', 'model', id, body, trx as unknown as Db);
+    });
+    return this.find(id);
+  }
+
+  /** Saves a spec as the next revision. Orders keep the revision that they were made from. */
+  async revise(id: number, body: ModelRevisionDto, me: User): Promise<ModelDetail> {
+    const model = await this.find(id);
+    const spec = parseSpec(body.spec);
+    if (spec.family !== model.family)
+      throw new ConflictException({
+        code: 'other-family',
+        message: `${model.name} is a ${model.family}, this is a ${spec.family}: save it as a model of its own.`,
+      });
+    const { summary } = computeOrder({ spec }, await this.settings.rules());
+    await this.db.transaction(async (trx) => {
+      await updateVersioned(trx, 'models', id, body.version, {});
+      await trx('model_revisions').insert({
+        model_id: id,
+        number: model.revision + 1,
+        spec: JSON.stringify(spec),
+        summary: JSON.stringify(summary),
+        note: body.note,
+        made_by: me.name,
+      });
+      await this.audit.note(me, 'revise', 'model', id, { number: model.revision + 1, spec }, trx as unknown as Db);
+    });
+    return this.find(id);
+  }
+
+  async file(id: number): Promise<ModelFile> {
+    const { name, purpose, spec, ranges, revisions } = await this.find(id);
+    return writeModelFile({ name, purpose, spec, ranges, notes: revisions.map((r) => r.note) });
+  }
+
+  /** Takes a model file in as a new model; a file that is wrong or newer is refused whole. */
+  async take(json: unknown, me: User): Promise<ModelDetail> {
+    const file = parseModelFile(json);
+    return this.create(
+      { name: file.name, purpose: file.purpose, spec: { ...file.spec }, note: file.notes.at(-1) ?? 'from a file' },
+      me,
+      file.ranges,
+    );
+  }
+
+  private async freeName(name: string): Promise<void> {
+    if (await this.db('models').where({ name }).first())
+      throw new ConflictException({
+        code: 'name-taken',
+        message: `There is a model called ${name} already: give this one another name.`,
+      });
+  }
+}
