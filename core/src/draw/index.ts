@@ -1,5 +1,6 @@
 export * from './types.ts';
 export * from './drawBuild.ts';
 export * from './drawPads.ts';
-export { CAMERAS, toneOf } from './project.ts';
+export { CAMERAS, see, toneOf } from './project.ts';
+export type { Camera } from './project.ts';
 export * from './drawSection.ts';

@@ -30,6 +30,8 @@ export interface RankedModel<M extends ModelChoice = ModelChoice> {
 }
 
 const STEP = 12;
+/** How many of the best are tried in other sizes. */
+const SIZED = 6;
 
 /** Birds that a spec is enough for; zero where it lacks something the flock needs. */
 const holds = (flock: Flock, sizing: FlockSizing): number => {
@@ -100,7 +102,7 @@ export const rankModels = <M extends ModelChoice>(
 ): RankedModel<M>[] => {
   const need = Math.max(flock.now, flock.later);
   const advice = adviseMoving(flock, slope);
-  return models
+  const ranked = models
     .map((model): RankedModel<M> => {
       const build = buildSpec(model.spec);
       const { facts } = build;
@@ -140,9 +142,14 @@ export const rankModels = <M extends ModelChoice>(
       }
       const weight = Math.round(measureMass(build).weight);
       score -= weight / 4000;
-      const variant = birds < need ? findSizedVariant(model.spec, flock, rules) : undefined;
-      if (variant) score += 2;
-      return { model, birds, score, reasons, ...(variant ? { variant } : {}) };
+      return { model, birds, score, reasons };
+    })
+    .sort((a, b) => b.score - a.score);
+  // Sizes are tried only for those that come near: each try is a build.
+  return ranked
+    .map((r, i) => {
+      const variant = i < SIZED && r.birds < need ? findSizedVariant(r.model.spec, flock, rules) : undefined;
+      return variant ? { ...r, score: r.score + 2, variant } : r;
     })
     .sort((a, b) => b.score - a.score);
 };

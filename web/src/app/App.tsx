@@ -45,6 +45,7 @@ const router = createBrowserRouter([
         ],
       },
       { path: 'models', element: page(() => import('../pages/models/Models.tsx'), 'Models') },
+      { path: 'models/:id', element: page(() => import('../pages/models/ModelPage.tsx'), 'ModelPage') },
       { path: 'rack', element: page(() => import('../pages/rack/Rack.tsx'), 'Rack') },
       { path: 'crews', element: page(() => import('../pages/crews/Crews.tsx'), 'Crews') },
       { path: 'roads', element: page(() => import('../pages/roads/Roads.tsx'), 'Roads') },

@@ -2,6 +2,7 @@ import type { Finding } from '@rubbet/core/check';
 import type { StickPlan } from '@rubbet/core/cut';
 import type { Flock } from '@rubbet/core/flock';
 import type { Load, Trailer } from '@rubbet/core/haul';
+import type { SellerRanges } from '@rubbet/core/formats';
 import type { Spec } from '@rubbet/core/model';
 import type { BusinessRules, OrderSummary } from '@rubbet/core/order';
 import type { Price } from '@rubbet/core/price';
@@ -168,9 +169,24 @@ export interface Model {
   readonly name: string;
   readonly family: string;
   readonly purpose: string;
+  readonly version: number;
   readonly revision: number;
+  readonly note: string;
+  /** Least and most of what a seller may change. */
+  readonly ranges: SellerRanges;
   readonly spec: Spec;
   readonly summary: OrderSummary;
+}
+
+export interface ModelDetail extends Model {
+  readonly revisions: readonly {
+    readonly number: number;
+    readonly note: string;
+    readonly madeBy: string;
+    readonly madeAt: string;
+    readonly spec: Spec;
+    readonly summary: OrderSummary;
+  }[];
 }
 
 export interface Delivery {

@@ -3,11 +3,14 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { adviseMoving, sizeFlock } from '@rubbet/core/flock';
 import type { Flock } from '@rubbet/core/flock';
+import { printMoney } from '@rubbet/core/measure';
 import { buildSpec } from '@rubbet/core/model';
+import type { Spec } from '@rubbet/core/model';
 import useSWR from 'swr';
 import { useRules } from '../../data/hooks.ts';
 import type { Model } from '../../data/types.ts';
-import { Button, LinkButton } from '../../parts/Button.tsx';
+import { useRanking } from '../../workers/useRanking.ts';
+import { Button, LinkButton, QuietButton } from '../../parts/Button.tsx';
 import { Choices, Field, Input } from '../../parts/Fields.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { Figure, Heading, Soft, Title } from '../../parts/Text.tsx';
@@ -49,11 +52,22 @@ export const FlockStation = () => {
   const build = spec ? buildSpec(spec) : undefined;
   const sizing = sizeFlock(flock, build?.capacity, rules.check.flock);
   const advice = adviseMoving(flock, order.survey?.pads.slope);
-  const fitting = (models ?? [])
-    .map((m) => ({ m, sizing: sizeFlock(flock, buildSpec(m.spec).capacity, rules.check.flock) }))
-    .filter(({ m, sizing: s }) => (m.family === 'low-pen') === advice.movable && (s.first?.birds ?? 0) >= s.birds)
-    .sort((a, b) => a.m.summary.price - b.m.summary.price)
-    .slice(0, 3);
+  const ranking = useRanking(flock, models, rules, order.survey?.pads.slope);
+  const ranked = ranking.slice(0, 4).flatMap((r) => {
+    const model = models?.find((m) => m.id === r.modelId);
+    return model ? [{ ...r, model }] : [];
+  });
+  /** Starts the order's build from a model, or from a size of it that is enough. */
+  const start = async (spec: Spec, name: string): Promise<void> => {
+    try {
+      const kept = await write('', 'PATCH', { version: order.version, flock });
+      await write('/revisions', 'POST', { version: kept.version, spec, note: `from ${name}` });
+      tell(`${name} is the start of this order's build.`);
+      void navigate(`/orders/${order.id}/build`);
+    } catch (error) {
+      fail(error);
+    }
+  };
   const save = async (): Promise<void> => {
     try {
       await write('', 'PATCH', { version: order.version, flock });
@@ -137,6 +151,18 @@ export const FlockStation = () => {
             />
           </Box>
           <Box>
+            <Soft>Winters</Soft>
+            <Choices
+              label="Winters"
+              value={flock.winters ?? 'mild'}
+              onChange={(winters) => set({ winters })}
+              choices={[
+                { value: 'mild', label: 'Mild' },
+                { value: 'hard', label: 'Hard, with snow' },
+              ]}
+            />
+          </Box>
+          <Box>
             <Soft>By</Soft>
             <Choices
               label="Moved by"
@@ -216,24 +242,37 @@ export const FlockStation = () => {
         {advice.reasons.map((r) => (
           <p key={r}>{r}</p>
         ))}
-        {fitting.length > 0 && (
+        {ranked.length > 0 && (
           <Box mt={6}>
-            <Heading mb={2}>Standard models that hold them</Heading>
-            {fitting.map(({ m, sizing: s }) => (
-              <Box
-                key={m.id}
-                borderTop="1px solid"
-                borderColor="hair"
-                py={2}
-                display="flex"
-                gap={4}
-                alignItems="baseline"
-              >
-                <span className="cond">{m.name}</span>
-                <span>{m.purpose}</span>
-                <Soft ml="auto">
-                  {NEEDS[s.first?.what ?? 'run']} runs out first, at {s.first?.birds}
-                </Soft>
+            <Heading mb={2}>Standard models for them, best first</Heading>
+            {ranked.map(({ model: m, birds, reasons, variant }) => (
+              <Box key={m.id} borderTop="1px solid" borderColor="hair" py={2} data-ranked={m.name}>
+                <Box display="flex" gap={3} alignItems="baseline">
+                  <span className="cond" style={{ fontSize: 17 }}>
+                    {m.name}
+                  </span>
+                  <span>{m.purpose}</span>
+                  <Soft ml="auto" whiteSpace="nowrap">
+                    {birds} birds · {printMoney(m.summary.price, true)}
+                  </Soft>
+                </Box>
+                <Box display="flex" gap={3} flexWrap="wrap" fontSize="14px">
+                  {reasons.map((r) => (
+                    <Box as="span" key={r.text} color={r.good ? 'moss' : 'keel'}>
+                      {r.good ? '+' : '−'} {r.text}
+                    </Box>
+                  ))}
+                </Box>
+                {!order.accepted && (
+                  <Box display="flex" gap={2} mt={1}>
+                    <QuietButton onClick={() => void start(m.spec, m.name)}>Start from {m.name}</QuietButton>
+                    {variant && (
+                      <QuietButton onClick={() => void start({ ...m.spec, params: variant.params }, m.name)}>
+                        {variant.text}: room for {variant.birds}
+                      </QuietButton>
+                    )}
+                  </Box>
+                )}
               </Box>
             ))}
           </Box>

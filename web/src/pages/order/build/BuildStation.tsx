@@ -2,24 +2,53 @@ import { Box, chakra } from '@chakra-ui/react';
 import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
 import useSWR from 'swr';
 import { drawBuild } from '@rubbet/core/draw';
-import { FAMILIES, findFamily } from '@rubbet/core/model';
-import type { Spec } from '@rubbet/core/model';
+import type { Fitting, ParamValue, Side } from '@rubbet/core/build';
+import { findOutsideRanges } from '@rubbet/core/formats';
+import { printLength } from '@rubbet/core/measure';
+import {
+  buildSpec,
+  copyFitting,
+  FAMILIES,
+  findFamily,
+  fittingOf,
+  newFitting,
+  putFitting,
+  removeFitting,
+} from '@rubbet/core/model';
+import type { LengthParam, Spec } from '@rubbet/core/model';
+import type { Finding } from '@rubbet/core/check';
 import { useMe, useRules } from '../../../data/hooks.ts';
+import type { Model } from '../../../data/types.ts';
 import { useComputation } from '../../../workers/useComputation.ts';
 import { Button, ChoiceButton, QuietButton } from '../../../parts/Button.tsx';
+import { Difference } from '../../../parts/Difference.tsx';
 import { DrawingView } from '../../../parts/DrawingView.tsx';
+import { Choices, Select } from '../../../parts/Fields.tsx';
 import { Loading } from '../../../parts/Loading.tsx';
 import { useNotice } from '../../../parts/Notice.tsx';
-import { Title } from '../../../parts/Text.tsx';
+import { Heading, Title } from '../../../parts/Text.tsx';
 import { useStation } from '../OrderPage.tsx';
+import { Elevation } from './Elevation.tsx';
+import type { StretchHandle } from './Elevation.tsx';
+import { FittingBar } from './FittingBar.tsx';
 import { LiveStrip } from './LiveStrip.tsx';
 import { MarginNotes } from './MarginNotes.tsx';
 import { ParamForm } from './ParamForm.tsx';
+import { SaveModel } from './SaveModel.tsx';
 import { useHistory } from './useHistory.ts';
+import { useLocks } from './useLocks.ts';
 
 const Scene = lazy(async () => ({ default: (await import('./Scene.tsx')).Scene }));
 
-const VIEWS = ['front', 'right', 'back', 'left', 'plan'] as const;
+const VIEWS = ['front', 'right', 'back', 'left', 'plan', 'section'] as const;
+/** Parameters that a view's overall dimension stands for, the first that the family has. */
+const STRETCHES: Readonly<Record<Side, readonly string[]>> = {
+  front: ['length'],
+  back: ['length'],
+  left: ['depth', 'width'],
+  right: ['depth', 'width'],
+};
+const isSide = (v: string): v is Side => ['front', 'back', 'left', 'right'].includes(v);
 export type Show = 'frame' | 'finished' | 'apart';
 const SHOWS: readonly (readonly [Show, string])[] = [
   ['frame', 'Frame'],
@@ -56,7 +85,13 @@ const Configure = ({ first }: { readonly first: Spec }) => {
   const { tell, fail } = useNotice();
   const rules = useRules();
   const history = useHistory<Spec>(first);
-  const { now: spec, set } = history;
+  const { now: kept, set } = history;
+  const [draft, setDraft] = useState<Spec>();
+  const spec = draft ?? kept;
+  const { locks, toggle } = useLocks(order.id);
+  const [selected, setSelected] = useState<string>();
+  const [aside, setAside] = useState<'save' | 'compare'>();
+  const { data: model } = useSWR<Model>(order.model ? `/models/${order.model.id}` : null);
   const [show, setShow] = useState<Show>('finished');
   const [view, setView] = useState<'three' | (typeof VIEWS)[number]>('three');
   const [pinned, setPinned] = useState<number>();
@@ -79,15 +114,79 @@ const Configure = ({ first }: { readonly first: Spec }) => {
     [build],
   );
   const large = useMemo(
-    () => (build && view !== 'three' ? drawBuild(build, view, show === 'frame' ? { show: 'frame' } : {}) : undefined),
+    () =>
+      build && view !== 'three' && !isSide(view)
+        ? drawBuild(build, view, show === 'frame' ? { show: 'frame' } : {})
+        : undefined,
     [build, view, show],
   );
-  const saved = order.revision && JSON.stringify(order.revision.spec) === JSON.stringify(spec);
+  const editable = build && !spec.mirrored && isSide(view) && family?.carries.walls.includes(view) === true;
+  const chosenOpening = build?.openings.find((o) => o.wall === view && o.id.endsWith(`/${selected ?? ''}`));
+  const chosen = chosenOpening && fittingOf(chosenOpening);
+  const stretch = ((): StretchHandle | undefined => {
+    if (!isSide(view) || !family) return undefined;
+    const def = STRETCHES[view]
+      .map((key) => family.params.find((p) => p.key === key))
+      .find((p): p is LengthParam => p?.kind === 'length');
+    return (
+      def && {
+        param: def.key,
+        label: def.label,
+        value: Number(kept.params[def.key]),
+        min: def.min,
+        max: def.max,
+        locked: locks.includes(def.key),
+      }
+    );
+  })();
+  const put = (fitting: Fitting): void => {
+    setDraft(undefined);
+    set(putFitting(kept, fitting));
+    setSelected(fitting.id);
+  };
+  const takeOut = (fitting: Fitting): void => {
+    setSelected(undefined);
+    set(removeFitting(kept, fitting.id));
+  };
+  /** Changes parameters, but none that is locked. */
+  const change = (patch: Readonly<Record<string, ParamValue>>): void => {
+    const held = Object.keys(patch).filter((k) => locks.includes(k));
+    if (held.length > 0) {
+      const labels = held.map((k) => family?.params.find((p) => p.key === k)?.label ?? k);
+      fail(
+        new Error(
+          `${labels.join(', ')} ${held.length === 1 ? 'is' : 'are'} locked: open the lock beside it to change it.`,
+        ),
+      );
+      return;
+    }
+    setDraft(undefined);
+    set({ ...kept, params: { ...kept.params, ...patch } });
+  };
+  const findings = useMemo((): readonly Finding[] => {
+    const outside = model ? findOutsideRanges(spec, spec.family === model.family ? model.ranges : {}) : [];
+    return [
+      ...(computed?.findings ?? []),
+      ...outside.map((o): Finding => ({
+        code: `outside-${o.param}`,
+        severity: 'tip',
+        what: `${o.label} of ${printLength(o.value)} is outside what ${model?.name ?? 'the model'} is sold as.`,
+        why: `A seller chooses ${printLength(o.range[0])} to ${printLength(o.range[1])}; this is a custom order.`,
+        where: [],
+        fix: {
+          label: `Make it ${printLength(Math.min(o.range[1], Math.max(o.range[0], o.value)))}`,
+          patch: { [o.param]: Math.min(o.range[1], Math.max(o.range[0], o.value)) },
+        },
+      })),
+    ];
+  }, [computed?.findings, model, spec]);
+  const standard = useMemo(() => (aside === 'compare' && model ? buildSpec(model.spec) : undefined), [aside, model]);
+  const saved = order.revision && JSON.stringify(order.revision.spec) === JSON.stringify(kept);
 
   const save = async (): Promise<void> => {
     setBusy(true);
     try {
-      const next = await write('/revisions', 'POST', { version: order.version, spec });
+      const next = await write('/revisions', 'POST', { version: order.version, spec: kept });
       tell(`Kept as revision ${next.revision?.number ?? ''}.`);
     } catch (error) {
       fail(error);
@@ -96,6 +195,7 @@ const Configure = ({ first }: { readonly first: Spec }) => {
     }
   };
   const changeFamily = (key: string): void => {
+    setSelected(undefined);
     const f = findFamily(key);
     if (f)
       set({ family: f.key, schema: f.schema, params: Object.fromEntries(f.params.map((p) => [p.key, p.default])) });
@@ -110,7 +210,7 @@ const Configure = ({ first }: { readonly first: Spec }) => {
           borderColor="rule"
           position="relative"
           display="grid"
-          gridTemplateRows="auto minmax(0,1fr) auto"
+          gridTemplateRows="auto auto minmax(0,1fr) auto"
           minH={0}
         >
           <Box display="flex" gap={4} px={4} pt={3} alignItems="center">
@@ -133,6 +233,21 @@ const Configure = ({ first }: { readonly first: Spec }) => {
               )}
             </Box>
           </Box>
+          <Box>
+            {editable && family && (
+              <FittingBar
+                kinds={family.carries.kinds}
+                chosen={chosen}
+                onAdd={(kind) => {
+                  const fitting = newFitting(kept, build, view, kind);
+                  if (fitting) put(fitting);
+                }}
+                onStyle={(style) => chosen && put({ ...chosen, style })}
+                onCopy={() => chosen && put(copyFitting(kept, build, chosen))}
+                onRemove={() => chosen && takeOut(chosen)}
+              />
+            )}
+          </Box>
           <Box minH={0} position="relative" data-pending={pending} data-testid="build-view">
             {fault && (
               <Box p={6} color="keel">
@@ -142,14 +257,30 @@ const Configure = ({ first }: { readonly first: Spec }) => {
             {!build && !fault && <Loading />}
             {build && view === 'three' && (
               <Suspense fallback={<Loading />}>
-                <Scene
-                  build={build}
-                  show={show}
-                  findings={computed?.findings ?? []}
-                  pinned={pinned}
-                  onPin={setPinned}
-                />
+                <Scene build={build} show={show} findings={findings} pinned={pinned} onPin={setPinned} />
               </Suspense>
+            )}
+            {build && isSide(view) && (
+              <Elevation
+                build={build}
+                side={view}
+                frame={show === 'frame'}
+                stretch={stretch}
+                selected={selected}
+                marked={pinned === undefined ? [] : (findings[pinned]?.where ?? [])}
+                onSelect={setSelected}
+                onDraft={(d) =>
+                  setDraft(
+                    'fitting' in d
+                      ? putFitting(kept, d.fitting)
+                      : { ...kept, params: { ...kept.params, [d.param]: d.value } },
+                  )
+                }
+                onPut={put}
+                onStretch={(param, value) => change({ [param]: value })}
+                onRemove={takeOut}
+                onCopy={(f) => put(copyFitting(kept, build, f))}
+              />
             )}
             {large && (
               <Box position="absolute" inset="8px 20px">
@@ -157,7 +288,7 @@ const Configure = ({ first }: { readonly first: Spec }) => {
               </Box>
             )}
           </Box>
-          <Box display="grid" gridTemplateColumns="repeat(6, minmax(0,1fr))" gap="8px" px={4} pb={3}>
+          <Box display="grid" gridTemplateColumns="repeat(7, minmax(0,1fr))" gap="8px" px={4} pb={3}>
             {[['three', undefined] as const, ...thumbs].map(([v, drawing]) => (
               <ChoiceButton
                 key={v}
@@ -196,32 +327,58 @@ const Configure = ({ first }: { readonly first: Spec }) => {
         </Box>
         <Box overflow="auto" minH={0} px="18px" pt="12px" pb={6}>
           <Box display="flex" alignItems="center" gap={3} mb={2}>
-            <Title fontSize="17px">{family?.title}</Title>
-            <Box ml="auto" display="flex" gap={1}>
+            <Title fontSize="17px" flexShrink={0}>
+              Built as
+            </Title>
+            <Select aria-label="Kind of unit" value={spec.family} onChange={(e) => changeFamily(e.target.value)}>
               {FAMILIES.map((f) => (
-                <ChoiceButton
-                  key={f.key}
-                  aria-pressed={f.key === spec.family}
-                  onClick={() => f.key !== spec.family && changeFamily(f.key)}
-                >
-                  {f.key === 'low-pen' ? 'Pen' : 'House'}
-                </ChoiceButton>
+                <option key={f.key} value={f.key}>
+                  {f.title}
+                </option>
               ))}
+            </Select>
+          </Box>
+          <Box display="flex" gap={2} alignItems="center" mb={3} flexWrap="wrap">
+            <Choices
+              label="Which way round"
+              value={spec.mirrored === true}
+              onChange={(mirrored) => {
+                const { mirrored: _was, ...rest } = kept;
+                set(mirrored ? { ...rest, mirrored } : rest);
+              }}
+              choices={[
+                { value: false, label: 'As drawn' },
+                { value: true, label: 'Mirrored' },
+              ]}
+            />
+            <Box ml="auto" display="flex" gap={2}>
+              {model && (
+                <QuietButton
+                  aria-pressed={aside === 'compare'}
+                  onClick={() => setAside(aside === 'compare' ? undefined : 'compare')}
+                >
+                  Against {model.name}
+                </QuietButton>
+              )}
+              {me?.role === 'office' && (
+                <QuietButton
+                  aria-pressed={aside === 'save'}
+                  onClick={() => setAside(aside === 'save' ? undefined : 'save')}
+                >
+                  Save as a model
+                </QuietButton>
+              )}
             </Box>
           </Box>
-          {family && (
-            <ParamForm
-              family={family}
-              params={spec.params}
-              onChange={(patch) => set({ ...spec, params: { ...spec.params, ...patch } })}
-            />
+          {aside === 'save' && <SaveModel spec={kept} model={order.model?.id} onDone={() => setAside(undefined)} />}
+          {aside === 'compare' && standard && build && (
+            <Box borderTop="2px solid" borderColor="ink" pt={2} mb={4}>
+              <Heading mb={1}>Against the standard {model?.name}</Heading>
+              <Difference before={standard} after={build} />
+            </Box>
           )}
-          <MarginNotes
-            findings={computed?.findings ?? []}
-            pinned={pinned}
-            onPin={setPinned}
-            onMend={(patch) => set({ ...spec, params: { ...spec.params, ...patch } })}
-          />
+          {family && <ParamForm family={family} params={spec.params} locks={locks} onLock={toggle} onChange={change} />}
+          <MarginNotes findings={findings} pinned={pinned} onPin={setPinned} onMend={change} />
         </Box>
       </Box>
       <LiveStrip computed={computed} />

@@ -2,6 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { ParamValue } from '@rubbet/core/build';
 import type { Family, ParamDef, Params } from '@rubbet/core/model';
+import { Lock, LockOpen } from 'lucide-react';
 import { Choices, LengthInput } from '../../../parts/Fields.tsx';
 
 const Tab = chakra('button', {
@@ -17,16 +18,24 @@ const Tab = chakra('button', {
   },
 });
 
+const LockButton = chakra('button', {
+  base: { color: 'hair', '&:hover': { color: 'soft' }, '&[aria-pressed=true]': { color: 'keel' } },
+});
+
 const isShown = (def: ParamDef, params: Params): boolean =>
   def.showWhen === undefined || def.showWhen.is.includes(params[def.showWhen.key] as ParamValue);
 
 const Row = ({
   def,
   params,
+  locked,
+  onLock,
   onChange,
 }: {
   readonly def: ParamDef;
   readonly params: Params;
+  readonly locked: boolean;
+  readonly onLock: () => void;
   readonly onChange: (patch: Record<string, ParamValue>) => void;
 }) => {
   const value = params[def.key] as ParamValue;
@@ -67,7 +76,7 @@ const Row = ({
   return (
     <Box
       display="grid"
-      gridTemplateColumns="148px 1fr 96px"
+      gridTemplateColumns="22px 126px 1fr 96px"
       gap="10px"
       alignItems="center"
       py="5px"
@@ -75,6 +84,14 @@ const Row = ({
       borderColor="hair"
       title={def.help}
     >
+      <LockButton
+        aria-pressed={locked}
+        aria-label={`${locked ? 'Open the lock of' : 'Lock'} ${def.label}`}
+        title={locked ? 'Locked: nothing changes it' : 'Lock this dimension'}
+        onClick={onLock}
+      >
+        {locked ? <Lock size={14} aria-hidden /> : <LockOpen size={14} aria-hidden />}
+      </LockButton>
       <span>{def.label}</span>
       <input
         type="range"
@@ -84,6 +101,7 @@ const Row = ({
         max={max}
         step={step}
         value={shown}
+        disabled={locked}
         onChange={(e) => setDrag(Number(e.target.value))}
         onPointerUp={end}
         onKeyUp={end}
@@ -110,10 +128,14 @@ const Row = ({
 export const ParamForm = ({
   family,
   params,
+  locks,
+  onLock,
   onChange,
 }: {
   readonly family: Family;
   readonly params: Params;
+  readonly locks: readonly string[];
+  readonly onLock: (param: string) => void;
   readonly onChange: (patch: Record<string, ParamValue>) => void;
 }) => {
   const groups = [...new Set(family.params.map((p) => p.group))];
@@ -147,7 +169,14 @@ export const ParamForm = ({
         {family.params
           .filter((p) => p.group === group && isShown(p, params))
           .map((def) => (
-            <Row key={def.key} def={def} params={params} onChange={onChange} />
+            <Row
+              key={def.key}
+              def={def}
+              params={params}
+              locked={locks.includes(def.key)}
+              onLock={() => onLock(def.key)}
+              onChange={onChange}
+            />
           ))}
       </Box>
     </Box>

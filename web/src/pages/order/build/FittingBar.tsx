@@ -1,0 +1,53 @@
+import { Box } from '@chakra-ui/react';
+import type { Fitting, OpeningKind } from '@rubbet/core/build';
+import { FITTING_STYLES } from '@rubbet/core/model';
+import { QuietButton } from '../../../parts/Button.tsx';
+import { Select } from '../../../parts/Fields.tsx';
+import { Soft } from '../../../parts/Text.tsx';
+
+/** What can be done on an elevation: put something new on the wall, or work on what is chosen. */
+export const FittingBar = ({
+  kinds,
+  chosen,
+  onAdd,
+  onStyle,
+  onCopy,
+  onRemove,
+}: {
+  readonly kinds: readonly OpeningKind[];
+  readonly chosen: Fitting | undefined;
+  readonly onAdd: (kind: OpeningKind) => void;
+  readonly onStyle: (style: Fitting['style']) => void;
+  readonly onCopy: () => void;
+  readonly onRemove: () => void;
+}) => (
+  <Box display="flex" gap={2} alignItems="center" px={4} pb={2} flexWrap="wrap" data-testid="fitting-bar">
+    <Soft>Put on this wall</Soft>
+    {kinds.map((kind) => (
+      <QuietButton key={kind} onClick={() => onAdd(kind)}>
+        {kind}
+      </QuietButton>
+    ))}
+    {chosen && (
+      <Box display="flex" gap={2} alignItems="center" ml="auto">
+        <Soft>{chosen.kind}</Soft>
+        {FITTING_STYLES[chosen.kind].length > 1 && (
+          <Select
+            aria-label="How it is made"
+            width="130px"
+            value={chosen.style}
+            onChange={(e) => onStyle(e.target.value as Fitting['style'])}
+          >
+            {FITTING_STYLES[chosen.kind].map((s) => (
+              <option key={s} value={s}>
+                {s}
+              </option>
+            ))}
+          </Select>
+        )}
+        <QuietButton onClick={onCopy}>Copy</QuietButton>
+        <QuietButton onClick={onRemove}>Take out</QuietButton>
+      </Box>
+    )}
+  </Box>
+);
