@@ -88,6 +88,27 @@ describe('spec schema', () => {
   it('accepts what the reader accepts and refuses what it refuses', () => {
     const cases: unknown[] = [
       ...FAMILIES.map((f) => ({ family: f.key, schema: f.schema, params: {} })),
+      { family: 'raised-lean-to', mirrored: true },
+      { family: 'raised-lean-to', mirrored: 'yes' },
+      {
+        family: 'walk-in',
+        fittings: [
+          { id: 'w', kind: 'window', style: 'mesh', wall: 'back', left: 20, bottom: 20, width: 20, height: 12 },
+        ],
+      },
+      {
+        family: 'walk-in',
+        fittings: [{ id: 'w', kind: 'window', wall: 'top', left: 20, bottom: 20, width: 20, height: 12 }],
+      },
+      {
+        family: 'walk-in',
+        fittings: [{ id: 'w', kind: 'window', wall: 'back', left: 20, bottom: 20, width: 200, height: 12 }],
+      },
+      { family: 'walk-in', fittings: [{ id: 'w' }] },
+      {
+        family: 'low-pen',
+        fittings: [{ id: 'w', kind: 'window', wall: 'back', left: 20, bottom: 20, width: 20, height: 12 }],
+      },
       { family: 'low-pen', params: { height: 12 } },
       { family: 'low-pen', params: { hight: 24 } },
       { family: 'low-pen', params: { ropes: 'yes' } },

@@ -1,5 +1,5 @@
 import type { ParamDef } from '../model/index.ts';
-import { FAMILIES } from '../model/index.ts';
+import { FAMILIES, FITTING_RANGE, FITTING_STYLES } from '../model/index.ts';
 
 const paramSchema = (def: ParamDef): Record<string, unknown> => {
   const about = { title: def.label, ...(def.help ? { description: def.help } : {}), default: def.default };
@@ -22,6 +22,29 @@ const paramSchema = (def: ParamDef): Record<string, unknown> => {
   }
 };
 
+const lengthSchema = ([minimum, maximum]: readonly [number, number]) => ({
+  anyOf: [
+    { type: 'number', minimum, maximum },
+    { type: 'string', minLength: 1 },
+  ],
+});
+
+const fittingSchema = (f: (typeof FAMILIES)[number]): Record<string, unknown> => ({
+  type: 'object',
+  required: ['id', 'kind', 'wall', 'left', 'bottom', 'width', 'height'],
+  additionalProperties: false,
+  properties: {
+    id: { type: 'string', pattern: '^[a-z][a-z0-9-]{0,30}$' },
+    kind: { enum: [...f.carries.kinds] },
+    style: { enum: [...new Set(f.carries.kinds.flatMap((k) => FITTING_STYLES[k]))] },
+    wall: { enum: [...f.carries.walls] },
+    left: lengthSchema(FITTING_RANGE.left),
+    bottom: lengthSchema(FITTING_RANGE.bottom),
+    width: lengthSchema(FITTING_RANGE.width),
+    height: lengthSchema(FITTING_RANGE.height),
+  },
+});
+
 /** JSON Schema (2020-12) of a spec file, made from the parameter tables. */
 export const specSchema = (): Record<string, unknown> => ({
   $schema: 'https://json-schema.org/draft/2020-12/schema',
@@ -43,6 +66,14 @@ export const specSchema = (): Record<string, unknown> => ({
         additionalProperties: false,
         properties: Object.fromEntries(f.params.map((p) => [p.key, paramSchema(p)])),
       },
+      fittings: {
+        type: 'array',
+        description:
+          'Fittings put on its walls by hand. One with the id of a fitting of the parameters takes its place.',
+        ...(f.carries.walls.length === 0 ? { maxItems: 0 } : {}),
+        items: f.carries.walls.length === 0 ? false : fittingSchema(f),
+      },
+      mirrored: { type: 'boolean', description: 'Left and right exchanged.' },
     },
   })),
 });

@@ -195,7 +195,7 @@ export const Elevation = ({
                 stroke="var(--rb-colors-chalk)"
                 strokeWidth={unit * (on ? 3 : 1.4)}
                 strokeDasharray={on ? undefined : `${unit * 6} ${unit * 5}`}
-                style={{ cursor: 'move' }}
+                style={{ cursor: 'move', outline: 'none' }}
                 tabIndex={0}
                 role="button"
                 aria-pressed={on}
@@ -229,7 +229,14 @@ export const Elevation = ({
                     fontSize={unit * 15}
                     textAnchor="middle"
                     fill="var(--rb-colors-chalk)"
-                    style={{ fontFamily: 'Archivo Variable', fontWeight: 650, pointerEvents: 'none' }}
+                    stroke="var(--rb-colors-sheet)"
+                    strokeWidth={unit * 4}
+                    style={{
+                      fontFamily: 'Archivo Variable',
+                      fontWeight: 650,
+                      pointerEvents: 'none',
+                      paintOrder: 'stroke',
+                    }}
                   >
                     {`${printLength(o.width)} × ${printLength(o.height)}, ${printLength(o.left)} in, ${printLength(o.bottom)} up`}
                   </text>
@@ -248,7 +255,7 @@ export const Elevation = ({
             aria-valuemax={stretch.max}
             aria-valuenow={stretch.value}
             aria-disabled={stretch.locked}
-            style={{ cursor: stretch.locked ? 'not-allowed' : 'ew-resize' }}
+            style={{ cursor: stretch.locked ? 'not-allowed' : 'ew-resize', outline: 'none' }}
             onPointerDown={(e) => !stretch.locked && begin(e, { what: 'stretch', handle: stretch, at: pointOf(e) })}
             onClick={(e) => e.stopPropagation()}
             onKeyDown={(e) => {

@@ -21,7 +21,7 @@ export const FittingBar = ({
   readonly onCopy: () => void;
   readonly onRemove: () => void;
 }) => (
-  <Box display="flex" gap={2} alignItems="center" px={4} pb={2} flexWrap="wrap" data-testid="fitting-bar">
+  <Box display="flex" gap={2} alignItems="center" px={4} pt={2} flexWrap="wrap" data-testid="fitting-bar">
     <Soft>Put on this wall</Soft>
     {kinds.map((kind) => (
       <QuietButton key={kind} onClick={() => onAdd(kind)}>

@@ -19,7 +19,7 @@ const Tab = chakra('button', {
 });
 
 const LockButton = chakra('button', {
-  base: { color: 'hair', '&:hover': { color: 'soft' }, '&[aria-pressed=true]': { color: 'keel' } },
+  base: { color: 'rule', '&:hover': { color: 'ink' }, '&[aria-pressed=true]': { color: 'keel' } },
 });
 
 const isShown = (def: ParamDef, params: Params): boolean =>
