@@ -16,9 +16,10 @@ const pen = { family: 'low-pen', schema: 1, params: { width: 48 } };
 
 describe('rubbet', () => {
   it('lists families and gives a spec that builds', () => {
-    expect(read(['families']).map((f: { family: string }) => f.family)).toEqual(['low-pen', 'raised-lean-to']);
-    for (const family of ['low-pen', 'raised-lean-to'])
-      expect(read(['build'], read(['defaults', family])).weight).toBeGreaterThan(50);
+    const families = read(['families']).map((f: { family: string }) => f.family);
+    expect(families).toHaveLength(12);
+    expect(families).toEqual(expect.arrayContaining(['low-pen', 'hoop-pen', 'walk-in', 'house-with-run']));
+    for (const family of families) expect(read(['build'], read(['defaults', family])).weight).toBeGreaterThan(50);
   });
   it('builds with marks, cuts, quantities, bounds and centre', () => {
     const out = read(['build', '-'], pen);
@@ -104,5 +105,23 @@ describe('rubbet', () => {
     expect(result.code).toBe(2);
     expect(result.out).toBe('');
     expect(result.error).toMatch(message);
+  });
+  it('draws as DXF, in 3D, and compares two files', () => {
+    expect(
+      run(['draw', '-', '--view', 'section', '--dxf'], { readFile: () => '', readInput: () => JSON.stringify(pen) })
+        .out,
+    ).toMatch(/LWPOLYLINE/);
+    expect(run(['draw', '-'], { readFile: () => '', readInput: () => JSON.stringify(pen) }).error).toMatch(
+      /--svg or --dxf/,
+    );
+    const gltf = JSON.parse(run(['gltf', '-'], { readFile: () => '', readInput: () => JSON.stringify(pen) }).out) as {
+      readonly asset: { readonly version: string };
+    };
+    expect(gltf.asset.version).toBe('2.0');
+    const files: Record<string, unknown> = { a: pen, b: { ...pen, params: { width: 60 } } };
+    const two = run(['compare', 'a', 'b'], { readFile: (path) => JSON.stringify(files[path]), readInput: () => '' });
+    const difference = JSON.parse(two.out) as { readonly changed: readonly { readonly name: string }[] };
+    expect(difference.changed.map((c) => c.name)).toContain('left end bottom rail');
+    expect(run(['compare', 'a'], { readFile: () => '{}', readInput: () => '' }).error).toMatch(/takes two files/);
   });
 });

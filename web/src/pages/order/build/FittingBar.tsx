@@ -21,16 +21,19 @@ export const FittingBar = ({
   readonly onCopy: () => void;
   readonly onRemove: () => void;
 }) => (
-  <Box display="flex" gap={2} alignItems="center" px={4} pt={2} flexWrap="wrap" data-testid="fitting-bar">
-    <Soft>Put on this wall</Soft>
-    {kinds.map((kind) => (
-      <QuietButton key={kind} onClick={() => onAdd(kind)}>
-        {kind}
-      </QuietButton>
-    ))}
-    {chosen && (
-      <Box display="flex" gap={2} alignItems="center" ml="auto">
-        <Soft>{chosen.kind}</Soft>
+  // Two rows always: the drawing must not jump away under a hand that takes hold of something.
+  <Box px={4} pt={2} minH="84px" display="grid" gap={1} alignContent="start" data-testid="fitting-bar">
+    <Box display="flex" gap={2} alignItems="center" flexWrap="wrap">
+      <Soft>Put on this wall</Soft>
+      {kinds.map((kind) => (
+        <QuietButton key={kind} onClick={() => onAdd(kind)}>
+          {kind}
+        </QuietButton>
+      ))}
+    </Box>
+    {chosen ? (
+      <Box display="flex" gap={2} alignItems="center">
+        <Soft>This {chosen.kind}</Soft>
         {FITTING_STYLES[chosen.kind].length > 1 && (
           <Select
             aria-label="How it is made"
@@ -48,6 +51,8 @@ export const FittingBar = ({
         <QuietButton onClick={onCopy}>Copy</QuietButton>
         <QuietButton onClick={onRemove}>Take out</QuietButton>
       </Box>
+    ) : (
+      <Soft>Take hold of an opening to move it; arrows move it by the inch, with Shift they size it.</Soft>
     )}
   </Box>
 );
