@@ -61,7 +61,7 @@ print(
 print(
   'one changed length to its picture',
   time(31, (i) => {
-    const spec = { ...largest, params: { ...largest.params, highWall: 58 + (i % 5) } };
+    const spec = { ...largest, params: { ...largest.params, wallHeight: 92 + (i % 5) } };
     drawBuild(computeOrder({ spec }, undefined, 'quick').build, 'front');
   }),
   'ms',

@@ -1,4 +1,5 @@
 import { planSticks } from './planSticks.ts';
+import type { Effort } from './searchPatterns.ts';
 
 /** A face to be covered with mesh, inches. */
 export interface MeshFace {
@@ -50,7 +51,11 @@ const stripsFor = (roll: number, across: number): number =>
  * Chooses for each face the roll width and direction that wastes least, with 2 in laps at seams, then the rolls to buy:
  * strips are cut from rolls as pieces from sticks.
  */
-export const planRolls = (faces: readonly MeshFace[], rolls: readonly RollStock[]): MeshPlan => {
+export const planRolls = (
+  faces: readonly MeshFace[],
+  rolls: readonly RollStock[],
+  effort: Effort = 'full',
+): MeshPlan => {
   const strips = faces.map((f): MeshStrips => {
     const options = [...new Set(rolls.filter((r) => r.item === f.item).map((r) => r.width))].flatMap((roll) =>
       (
@@ -82,14 +87,17 @@ export const planRolls = (faces: readonly MeshFace[], rolls: readonly RollStock[
   for (const key of keys) {
     const mine = strips.filter((s) => `${s.item}|${s.roll}` === key);
     const first = mine[0] as MeshStrips;
-    const plan = planSticks({
-      kerf: 0,
-      endTrim: 0,
-      stock: rolls
-        .filter((r) => r.item === first.item && r.width === first.roll)
-        .map((r) => ({ item: key, length: r.length, cost: r.cost, quantity: null })),
-      pieces: mine.map((s, i) => ({ id: `${i}`, item: key, length: s.length, quantity: s.strips })),
-    });
+    const plan = planSticks(
+      {
+        kerf: 0,
+        endTrim: 0,
+        stock: rolls
+          .filter((r) => r.item === first.item && r.width === first.roll)
+          .map((r) => ({ item: key, length: r.length, cost: r.cost, quantity: null })),
+        pieces: mine.map((s, i) => ({ id: `${i}`, item: key, length: s.length, quantity: s.strips })),
+      },
+      effort,
+    );
     for (const stick of plan.sticks) {
       const k = `${key}|${stick.length}`;
       const line = bought.get(k) ?? {

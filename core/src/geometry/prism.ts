@@ -82,16 +82,48 @@ export const findPieces = (shape: Shape, place: Placement): readonly ConvexPiece
   return pieces;
 };
 
-const makePieces = (shape: Shape, place: Placement): ConvexPiece[] =>
-  splitConvex(shape).map((ring) => {
-    const w = cross(place.u, place.v);
-    const bottom = ring.map(([p, q]) => toWorld(place, p, q, 0));
-    const top = ring.map(([p, q]) => toWorld(place, p, q, shape.depth));
-    const edges = bottom.map((p, i) => unit(sub(bottom[(i + 1) % bottom.length] as Vec3, p)));
-    const normals = [w, ...edges.map((e) => cross(e, w))];
-    const points = [...bottom, ...top];
-    return { points, normals, edges: [w, ...edges], ...boundsOf(points) };
-  });
+/** A piece whose separating directions are worked out when they are first asked for: most uses need its corners alone. */
+class LazyPiece implements ConvexPiece {
+  readonly points: readonly Vec3[];
+  readonly low: Vec3;
+  readonly high: Vec3;
+  readonly #bottom: readonly Vec3[];
+  readonly #up: Vec3;
+  #edges: readonly Vec3[] | undefined;
+  #normals: readonly Vec3[] | undefined;
+
+  constructor(bottom: readonly Vec3[], top: readonly Vec3[], up: Vec3) {
+    this.#bottom = bottom;
+    this.#up = up;
+    this.points = [...bottom, ...top];
+    const { low, high } = boundsOf(this.points);
+    this.low = low;
+    this.high = high;
+  }
+
+  get edges(): readonly Vec3[] {
+    const bottom = this.#bottom;
+    this.#edges ??= [this.#up, ...bottom.map((p, i) => unit(sub(bottom[(i + 1) % bottom.length] as Vec3, p)))];
+    return this.#edges;
+  }
+
+  get normals(): readonly Vec3[] {
+    this.#normals ??= [this.#up, ...this.edges.slice(1).map((e) => cross(e, this.#up))];
+    return this.#normals;
+  }
+}
+
+const makePieces = (shape: Shape, place: Placement): ConvexPiece[] => {
+  const up = cross(place.u, place.v);
+  return splitConvex(shape).map(
+    (ring) =>
+      new LazyPiece(
+        ring.map(([p, q]) => toWorld(place, p, q, 0)),
+        ring.map(([p, q]) => toWorld(place, p, q, shape.depth)),
+        up,
+      ),
+  );
+};
 
 const spread = (points: readonly Vec3[], axis: Vec3): readonly [number, number] => {
   let lo = Infinity;

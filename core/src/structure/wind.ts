@@ -1,7 +1,7 @@
-import { findPieces, findHull, measurePtBounds } from '../geometry/index.ts';
-import type { Pt } from '../geometry/index.ts';
+import { findHull, findPieces, measurePtBounds, rectangle } from '../geometry/index.ts';
+import type { Pt, Vec3 } from '../geometry/index.ts';
 import { measureMass } from '../build/index.ts';
-import type { Build } from '../build/index.ts';
+import type { Build, Part } from '../build/index.ts';
 
 /** Velocity pressure in psf at V mph: 0.00256 V². Source: ASCE 7, basic form (from memory). */
 export const velocityPressure = (mph: number): number => 0.00256 * mph * mph;
@@ -26,7 +26,9 @@ export const measureWindSide = (build: Build, along: 'x' | 'y'): WindSide => {
   const k = along === 'x' ? 1 : 0;
   const flat = build.parts.flatMap((part) =>
     findPieces(part.shape, part.place).map((piece) => ({
-      ring: findHull(piece.points.map((p) => [p[k], p[2]] as const)),
+      ring: isUpright(part)
+        ? rectangle(piece.low[k], piece.low[2], piece.high[k], piece.high[2])
+        : findHull(piece.points.map((p) => [p[k], p[2]] as const)),
       mesh: part.role === 'mesh',
     })),
   );
@@ -36,21 +38,15 @@ export const measureWindSide = (build: Build, along: 'x' | 'y'): WindSide => {
   const grid = new Float32Array(cols * rows);
   for (const { ring, mesh } of flat) {
     const value = mesh ? MESH_SOLIDITY : 1;
-    const [a0, b0, a1, b1] = measurePtBounds(ring);
-    for (
-      let r = Math.max(0, Math.floor((b0 - z0) / STEP - 0.5));
-      r <= Math.min(rows - 1, Math.ceil((b1 - z0) / STEP));
-      r++
-    ) {
-      for (
-        let c = Math.max(0, Math.floor((a0 - x0) / STEP - 0.5));
-        c <= Math.min(cols - 1, Math.ceil((a1 - x0) / STEP));
-        c++
-      ) {
-        const at = r * cols + c;
-        if ((grid[at] ?? 0) >= value) continue;
-        if (isInside(ring, x0 + (c + 0.5) * STEP, z0 + (r + 0.5) * STEP)) grid[at] = value;
-      }
+    const [, b0, , b1] = measurePtBounds(ring);
+    const first = Math.max(0, Math.floor((b0 - z0) / STEP - 0.5));
+    const last = Math.min(rows - 1, Math.ceil((b1 - z0) / STEP));
+    for (let r = first; r <= last; r++) {
+      // A convex outline covers one stretch of a row.
+      const [from, to] = rowSpan(ring, z0 + (r + 0.5) * STEP);
+      const c0 = Math.max(0, Math.ceil((from - x0) / STEP - 0.5 - 1e-9));
+      const c1 = Math.min(cols - 1, Math.floor((to - x0) / STEP - 0.5 + 1e-9));
+      for (let at = r * cols + c0; at <= r * cols + c1; at++) if ((grid[at] as number) < value) grid[at] = value;
     }
   }
   let area = 0;
@@ -62,13 +58,32 @@ export const measureWindSide = (build: Build, along: 'x' | 'y'): WindSide => {
   return { area: area / 144, centreHeight: area > 0 ? moment / area : 0 };
 };
 
-const isInside = (ring: readonly Pt[], x: number, y: number): boolean => {
+const square = (d: Vec3): boolean => Math.max(Math.abs(d[0]), Math.abs(d[1]), Math.abs(d[2])) > 1 - 1e-9;
+
+/** True for a box that stands square to the unit: its outline needs no hull. */
+const isUpright = ({ shape, place }: Part): boolean =>
+  shape.outline.length === 4 &&
+  shape.holes.length === 0 &&
+  square(place.u) &&
+  square(place.v) &&
+  shape.outline.every((p, i) => {
+    const q = shape.outline[(i + 1) % 4] as Pt;
+    return Math.abs(p[0] - q[0]) < 1e-9 || Math.abs(p[1] - q[1]) < 1e-9;
+  });
+
+/** The stretch of a level line inside a convex outline; empty (from after to) where the line misses it. */
+const rowSpan = (ring: readonly Pt[], y: number): readonly [number, number] => {
+  let from = Infinity;
+  let to = -Infinity;
   for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
     const a = ring[j] as Pt;
     const b = ring[i] as Pt;
-    if ((b[0] - a[0]) * (y - a[1]) - (b[1] - a[1]) * (x - a[0]) < -1e-9) return false;
+    if (a[1] > y === b[1] > y) continue;
+    const x = a[0] + ((y - a[1]) / (b[1] - a[1])) * (b[0] - a[0]);
+    if (x < from) from = x;
+    if (x > to) to = x;
   }
-  return true;
+  return [from, to];
 };
 
 /**

@@ -78,10 +78,11 @@ export const sheetPlanOf = (parts: readonly Part[]): SheetPlan => {
   );
 };
 
-const meshPlanOf = (parts: readonly Part[]): MeshPlan =>
+const meshPlanOf = (parts: readonly Part[], effort: Effort): MeshPlan =>
   planRolls(
     parts.filter((p) => p.role === 'mesh').map((p) => ({ id: p.id, item: p.item, width: p.length, height: p.width })),
     MESHES.flatMap((m) => m.rolls.map((r) => ({ item: m.key, ...r }))),
+    effort,
   );
 
 const feet = (inches: number): string => `${Math.round(inches / 12)} ft`;
@@ -100,7 +101,7 @@ export const takeOff = (build: Build, effort: Effort = 'full'): Takeoff => {
   const { parts } = build;
   const sticks = planSticks(stickDemandOf(parts), effort);
   const sheets = sheetPlanOf(parts);
-  const mesh = meshPlanOf(parts);
+  const mesh = meshPlanOf(parts, effort);
   const lines: TakeoffLine[] = [];
   const add = (item: string, size: string, quantity: number, each: number): void => {
     const found = findItem(item);
@@ -113,17 +114,20 @@ export const takeOff = (build: Build, effort: Effort = 'full'): Takeoff => {
     add(first.item, '4 × 8 ft', n, SHEETS.find((s) => s.key === first.item)?.cost ?? 0);
   for (const r of mesh.rolls) add(r.item, `${r.width} in × ${feet(r.length)}`, r.count, r.cost);
   const roofing = parts.filter((p) => p.role === 'roofing');
-  const roofPlan = planSticks({
-    kerf: 0,
-    endTrim: 0,
-    stock: ROOFINGS.flatMap((r) =>
-      r.lengths.map((l) => ({ item: r.key, length: l.length, cost: l.cost, quantity: null })),
-    ),
-    pieces: roofing.map((p) => ({ id: p.id, item: p.item, length: p.length, quantity: 1 })),
-  });
+  const roofPlan = planSticks(
+    {
+      kerf: 0,
+      endTrim: 0,
+      stock: ROOFINGS.flatMap((r) =>
+        r.lengths.map((l) => ({ item: r.key, length: l.length, cost: l.cost, quantity: null })),
+      ),
+      pieces: roofing.map((p) => ({ id: p.id, item: p.item, length: p.length, quantity: 1 })),
+    },
+    effort,
+  );
   for (const { first, n } of count(roofPlan.sticks, (s) => `${s.item}|${s.length}`).values())
     add(first.item, `36 in × ${feet(first.length)}`, n, first.cost);
-  for (const line of piecesOf(parts)) add(line.item, line.size, line.quantity, line.each);
+  for (const line of piecesOf(parts, effort)) add(line.item, line.size, line.quantity, line.each);
   const hardware = new Map<string, number>();
   const use = (item: string, n: number): void => void hardware.set(item, (hardware.get(item) ?? 0) + n);
   for (const p of parts) {
@@ -157,26 +161,32 @@ export const takeOff = (build: Build, effort: Effort = 'full'): Takeoff => {
 };
 
 /** Pipe by the length, panels and block by the piece, tarp and clear panels by the sheet that each needs. */
-const piecesOf = (parts: readonly Part[]): { item: string; size: string; quantity: number; each: number }[] =>
+const piecesOf = (
+  parts: readonly Part[],
+  effort: Effort,
+): { item: string; size: string; quantity: number; each: number }[] =>
   PIECES.flatMap((piece) => {
     const mine = parts.filter((p) => p.item === piece.key);
     if (mine.length === 0) return [];
     const by = PIECE_UNIT[piece.key];
     if (by === 'each') return [{ item: piece.key, size: 'each', quantity: mine.length, each: piece.cost }];
     if (by === 'foot') {
-      const plan = planSticks({
-        kerf: KERF,
-        endTrim: 0,
-        stock: [{ item: piece.key, length: piece.length, cost: piece.cost, quantity: null }],
-        // A piece longer than the pipe is coupled from whole lengths and a rest.
-        pieces: mine.flatMap((p) => {
-          const whole = Math.floor((p.length - 1e-6) / piece.length);
-          return [
-            ...(whole > 0 ? [{ id: `${p.id}/whole`, item: piece.key, length: piece.length, quantity: whole }] : []),
-            { id: p.id, item: piece.key, length: p.length - whole * piece.length, quantity: 1 },
-          ];
-        }),
-      });
+      const plan = planSticks(
+        {
+          kerf: KERF,
+          endTrim: 0,
+          stock: [{ item: piece.key, length: piece.length, cost: piece.cost, quantity: null }],
+          // A piece longer than the pipe is coupled from whole lengths and a rest.
+          pieces: mine.flatMap((p) => {
+            const whole = Math.floor((p.length - 1e-6) / piece.length);
+            return [
+              ...(whole > 0 ? [{ id: `${p.id}/whole`, item: piece.key, length: piece.length, quantity: whole }] : []),
+              { id: p.id, item: piece.key, length: p.length - whole * piece.length, quantity: 1 },
+            ];
+          }),
+        },
+        effort,
+      );
       return [{ item: piece.key, size: feet(piece.length), quantity: plan.sticks.length, each: piece.cost }];
     }
     const sheets = mine.reduce((n, p) => n + Math.ceil((p.length * p.width) / (piece.length * piece.width) - 1e-6), 0);
