@@ -3,7 +3,7 @@ import type { ParamValue } from '../build/index.ts';
 import type { Flock } from '../flock/index.ts';
 import { FAMILIES, buildSpec, parseSpec } from '../model/index.ts';
 import { paramsOf } from '../../testing/testFamily.ts';
-import { CHECK_RULES, CHECKS, checkBuild, defaultFlock } from './index.ts';
+import { CHECK_RULES, CHECKS, checkBuild, defaultFlock, titleCodeOf } from './index.ts';
 
 const findings = (family: string, params: Record<string, ParamValue>, flock?: Partial<Flock>, slope?: number) => {
   const spec = parseSpec({ family, params });
@@ -146,6 +146,13 @@ describe('checks', () => {
     expect(with_({ 'inside-release': 'off' }).some((f) => f.code === 'inside-release')).toBe(false);
     expect(with_({ 'leg-bracing': 'stop' }).find((f) => f.code === 'leg-bracing')?.severity).toBe('stop');
     expect(with_({ 'leg-bracing': 'stop' })[0]?.severity).toBe('stop');
+  });
+  it('have a title each, under which a business finds them', () => {
+    for (const [code] of CASES) expect([code, titleCodeOf(code)]).toEqual([code, expect.any(String)]);
+    expect(titleCodeOf('swing-back-wall-window')).toBe('swing');
+    expect(titleCodeOf('span-ceiling-joist')).toBe('span');
+    expect(titleCodeOf('sheet-saving-length')).toBe('sheet-saving');
+    expect(titleCodeOf('unheard-of')).toBeUndefined();
   });
   it('point at parts that are there, in every family and for any parameters', () => {
     for (const family of FAMILIES)

@@ -3,6 +3,7 @@ import type { Flock } from '../flock/index.ts';
 import { readParams, findFamily, SpecError } from '../model/index.ts';
 import type { Spec } from '../model/index.ts';
 import { CHECKS } from './rules/index.ts';
+import { titleCodeOf } from './titles.ts';
 import { CHECK_RULES } from './types.ts';
 import type { CheckRules, CheckSite, Finding } from './types.ts';
 
@@ -58,7 +59,7 @@ export const checkBuild = (
   return [...notes, ...CHECKS.flatMap((check) => check(context))]
     .map((f) => ({ ...f, where: [...new Set(f.where.flatMap(present))] }))
     .flatMap((f) => {
-      const severity = rules.severities[f.code] ?? f.severity;
+      const severity = rules.severities[f.code] ?? rules.severities[titleCodeOf(f.code) ?? ''] ?? f.severity;
       return severity === 'off' ? [] : [usable(spec, { ...f, severity })];
     })
     .sort((a, b) => RANK[a.severity] - RANK[b.severity]);

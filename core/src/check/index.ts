@@ -1,3 +1,4 @@
 export * from './types.ts';
 export * from './checkBuild.ts';
 export { CHECKS } from './rules/index.ts';
+export * from './titles.ts';

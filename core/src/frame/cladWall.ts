@@ -1,5 +1,6 @@
 import { findItem, findLumber, findSheet } from '../stock/index.ts';
-import { chooseJoints } from './chooseJoints.ts';
+import { clipBelow } from '../geometry/index.ts';
+import { chooseJoints, splitMember } from './chooseJoints.ts';
 import type { PlacedOpening } from './layoutOpenings.ts';
 import { polyPart } from './makePart.ts';
 import { rectOf, skinRing, skinWall, cutStrip } from './skinWall.ts';
@@ -9,7 +10,7 @@ import type { Sketch } from './sketch.ts';
 /** A way to clad a wall. Fittings are fixed against its `thickness`; battens stand out beyond that and keep clear of them. */
 export interface Cladding {
   readonly key: string;
-  readonly kind: 'sheets' | 'boards';
+  readonly kind: 'sheets' | 'boards' | 'lap';
   readonly item: string;
   readonly thickness: number;
   /** Width of a sheet, or of a board. */
@@ -26,7 +27,7 @@ const BATTEN = 0.75;
 const OPEN_JOINT = 0.375;
 
 /**
- * The cladding of a key: a sheet's own key, `board-batten`, `rough-boards`, or `batten-strips` on plywood.
+ * The cladding of a key: a sheet's own key, `board-batten`, `rough-boards`, `lap`, or `batten-strips` on plywood.
  * @throws Error when the key is no sheet and no such name
  */
 export const cladding = (key: string): Cladding => {
@@ -54,6 +55,18 @@ export const cladding = (key: string): Cladding => {
       leaf: 'ply-1/2',
     };
   }
+  if (key === 'lap') {
+    const board = findLumber('shiplap');
+    return {
+      key,
+      kind: 'lap',
+      item: board.key,
+      thickness: board.thickness,
+      width: board.width,
+      gap: 0,
+      leaf: 'ply-1/2',
+    };
+  }
   const sheet = findSheet(key === 'batten-strips' ? 'ply-1/2' : key);
   return {
     key,
@@ -74,6 +87,8 @@ export interface CladPlan extends Omit<SkinPlan, 'item' | 'thickness' | 'sheet'>
   readonly battenTop?: (a: number) => number;
 }
 
+/** Longest lap board. */
+const LONGEST_BOARD = 144;
 const EPS = 1e-6;
 
 /** Where battens keep clear of what is fixed over an opening. */
@@ -94,6 +109,31 @@ export const cladWall = (sketch: Sketch, plan: CladPlan): number[] => {
     joints.push(...chooseJoints(plan.from, plan.to, c.width, plan.centres, plan.cripples).slice(1, -1));
     if (c.batten?.spacing)
       for (let a = plan.from + c.batten.spacing; a < plan.to - 4; a += c.batten.spacing) seams.push(a);
+  } else if (c.kind === 'lap') {
+    const rows = [0];
+    const high = Math.max(plan.top(plan.from), plan.top(plan.to), ...(plan.peaks ?? []).map(plan.top));
+    for (let z = plan.bottom + c.width; z < high - EPS; z += c.width) rows.push(z - plan.bottom);
+    const stretches = splitMember(plan.from, plan.to, plan.centres, LONGEST_BOARD);
+    let n = 0;
+    for (const row of rows)
+      for (const [a, b] of stretches) {
+        const z0 = plan.bottom + row;
+        const column = clipBelow(clipBelow(skinRing(plan, a, b), [0, 1], z0 + c.width), [0, -1], -z0);
+        if (column.length < 3) continue;
+        for (const piece of cutStrip(column, plan.openings.map(rectOf)))
+          sketch.add(
+            polyPart(
+              axes,
+              id,
+              { id: `${id}/board-${++n}`, name: `${name} lap board`, role: 'siding', item: c.item },
+              'az',
+              piece.ring,
+              -c.thickness,
+              c.thickness,
+              { holes: piece.holes },
+            ),
+          );
+      }
   } else {
     const pitch = c.width + c.gap;
     let n = 0;

@@ -39,6 +39,30 @@ export class Sketch {
     return this.#parts;
   }
 
+  /** Takes in what was drawn elsewhere, under names of its own. `joins` says what its panels join instead. */
+  include(build: Build, prefix: string, name: string, joins: Readonly<Record<string, string>> = {}): void {
+    const own = new Set(build.assemblies.map((a) => a.id));
+    const idOf = (id: string): string => joins[id] ?? (own.has(id.split('/')[0] ?? id) ? `${prefix}${id}` : id);
+    for (const { mark: _mark, ...p } of build.parts)
+      this.#parts.push({ ...p, id: idOf(p.id), assembly: idOf(p.assembly), name: `${name} ${p.name}` });
+    for (const a of build.assemblies)
+      this.#assemblies.push({
+        ...a,
+        id: idOf(a.id),
+        name: `${name} ${a.name}`,
+        tapes: a.tapes.map((t) => ({
+          ...t,
+          parts: t.parts.map(idOf),
+          marks: t.marks.map((m) => ({ ...m, part: idOf(m.part) })),
+        })),
+        ...(a.joins ? { joins: { ...a.joins, to: idOf(a.joins.to) } } : {}),
+      });
+    for (const o of build.openings) this.#openings.push({ ...o, id: idOf(o.id), assembly: idOf(o.assembly) });
+    for (const f of build.faces) this.#faces.push({ ...f, id: `${prefix}${f.id}`, name: `${name} ${f.name}` });
+    for (const h of build.hardware) this.#hardware.push({ ...h, where: `${name} ${h.where}` });
+    this.#notes.push(...build.notes);
+  }
+
   /** Closes the sketch: marks are given and assemblies without parts dropped. */
   finish(rest: Pick<Build, 'family' | 'capacity' | 'facts'>): Build {
     const used = new Set(this.#parts.map((p) => p.assembly));

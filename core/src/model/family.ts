@@ -1,5 +1,11 @@
-import type { Build, Fitting, OpeningKind, Side } from '../build/index.ts';
+import type { Build, Fitting, OpeningKind, ParamValue, Side } from '../build/index.ts';
 import type { ParamDef, Params } from './params.ts';
+
+/** Something added in one step. */
+export interface Addition {
+  readonly label: string;
+  readonly patch: (params: Params) => Readonly<Record<string, ParamValue>> | undefined;
+}
 
 /** A kind of unit: a parameter table and the function that frames it. `P` is the parameter object. */
 export interface Family<P = Params> {
@@ -10,6 +16,8 @@ export interface Family<P = Params> {
   readonly movable: boolean;
   /** Fittings that may be put on its walls by hand, and which walls carry them. */
   readonly carries: { readonly walls: readonly Side[]; readonly kinds: readonly OpeningKind[] };
+  /** What is commonly added to a standard one, as a change of its parameters; nothing where it is there already. */
+  readonly additions?: readonly Addition[];
   /** Newest schema number of its specs. */
   readonly schema: number;
   readonly params: readonly ParamDef[];

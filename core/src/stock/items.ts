@@ -146,6 +146,8 @@ export const LUMBER: readonly Lumber[] = [
   lumber('2x8', 1.5, 7.25, [2, 8], 116),
   lumber('2x10', 1.5, 9.25, [2, 10], 158),
   lumber('2x12', 1.5, 11.25, [2, 12], 205),
+  // Sold as 1×8; the rabbet hides half an inch of its face, so that it covers 6 3/4.
+  lumber('shiplap', 0.75, 6.75, [1, 8], 132, [8, 10, 12], { name: '1×8 shiplap' }),
   lumber('rough-1x8', 1, 8, [1, 8], 92, [8, 10, 12], { name: 'rough-sawn 1×8', gravity: SPF }),
   lumber('4x4', 3.5, 3.5, [4, 4], 140, [8, 10, 12]),
   lumber('2x3-pt', 1.5, 2.5, [2, 3], 62, [8, 10, 12], treated),

@@ -177,6 +177,10 @@ export const frameHouse = (sketch: Sketch, p: HouseParams, s: HouseSetting): Fra
       },
     );
 
+  sketch.hardware('chain', p.hangers, 'hung from the rafters');
+  sketch.hardware('nipple', p.nipples, 'water bar');
+  // Mains of 60 to 70 psi is brought down to about 10 behind a filter.
+  if (p.nipples > 0) sketch.hardware('regulator', 1, 'water bar');
   const rafterItem = s.rafterItem ?? '2x4';
   const { vent } = frameHouseRoof(sketch, {
     roof,

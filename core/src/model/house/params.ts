@@ -99,6 +99,7 @@ export const houseParams = (table: HouseTable): readonly ParamDef[] => {
       { value: 'batten-strips', label: 'Ply with battens' },
       { value: 'board-batten', label: 'Board and batten' },
       { value: 'rough-boards', label: 'Rough-sawn boards' },
+      { value: 'lap', label: 'Lap boards' },
     ]),
     wall('doorWall', 'People door in', 'Openings', 'No door'),
     choice(
@@ -179,6 +180,8 @@ export const houseParams = (table: HouseTable): readonly ParamDef[] => {
       { value: 'shelf', label: 'A shelf' },
     ]),
     flag('droppingsBoard', 'Droppings board', 'Nests', 'Under the bars, scraped every morning.'),
+    count('hangers', 'Hanging chains', 'Nests', [0, 4]),
+    count('nipples', 'Nipples on a water bar', 'Nests', [0, 12]),
     choice('roofCover', 'Roof', 'Roof', [
       { value: 'metal', label: 'Ribbed metal' },
       { value: 'shingle', label: 'Shingles' },

@@ -5,7 +5,7 @@ export interface HouseParams {
   readonly length: number;
   readonly depth: number;
   readonly studSpacing: 16 | 24;
-  readonly siding: 'siding-5/8' | 'ply-1/2' | 'board-batten' | 'rough-boards' | 'batten-strips';
+  readonly siding: 'siding-5/8' | 'ply-1/2' | 'board-batten' | 'rough-boards' | 'batten-strips' | 'lap';
   readonly doorWall: Side | 'none';
   readonly doorStyle: 'single' | 'double' | 'dutch';
   readonly doorWidth: number;
@@ -41,6 +41,10 @@ export interface HouseParams {
   readonly overhangSide: number;
   readonly eaves: 'mesh' | 'blocked';
   readonly gutters: boolean;
+  /** Chains with hooks for feeders and drinkers. */
+  readonly hangers: number;
+  /** Drinking nipples on a bar fed from the mains. */
+  readonly nipples: number;
 }
 
 /** What a house has where its family's table does not ask. */
@@ -82,4 +86,6 @@ export const USUAL_HOUSE: Omit<HouseParams, 'length' | 'depth'> = {
   overhangSide: 4,
   eaves: 'mesh',
   gutters: false,
+  hangers: 0,
+  nipples: 0,
 };

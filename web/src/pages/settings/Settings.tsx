@@ -9,6 +9,7 @@ import { Choices, Input } from '../../parts/Fields.tsx';
 import { Loading } from '../../parts/Loading.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { Heading, Soft, Title } from '../../parts/Text.tsx';
+import { Severities } from './Severities.tsx';
 import { FIELDS, pathValue, readField, showField, withPath } from './fields.ts';
 
 /** Settings: units, rates, and the values that judgement goes by. Each has the trade's default beside it. */
@@ -27,6 +28,7 @@ const Form = ({ data, saved }: { readonly data: SettingsData; readonly saved: (n
   );
   const [style, setStyle] = useState(data.rules.units.style);
   const [denominator, setDenominator] = useState(data.rules.units.denominator);
+  const [severities, setSeverities] = useState(data.rules.check.severities);
   const [busy, setBusy] = useState(false);
   const office = me?.role === 'office';
   const faults = FIELDS.filter((f) => readField(f, texts[f.path] ?? '') === undefined);
@@ -35,6 +37,7 @@ const Form = ({ data, saved }: { readonly data: SettingsData; readonly saved: (n
     try {
       let value: Record<string, unknown> = { ...data.value, units: { style, denominator } };
       for (const f of FIELDS) value = withPath(value, f.path, readField(f, texts[f.path] ?? ''));
+      value = withPath(value, 'check.severities', severities);
       saved(await api<SettingsData>('/settings', { method: 'PATCH', body: { version: data.version, value } }));
       tell('The settings are kept; every figure follows them from now on.');
     } catch (e) {
@@ -117,6 +120,7 @@ const Form = ({ data, saved }: { readonly data: SettingsData; readonly saved: (n
           </Box>
         ))}
       </Box>
+      <Severities value={severities} editable={office} onChange={setSeverities} />
     </Box>
   );
 };

@@ -11,6 +11,16 @@ export const houseWithRun: Family = {
   purpose: 'A walk-in house and a long mesh run in equal bays, stepping down where the ground falls.',
   movable: false,
   carries: HOUSE_CARRIES,
+  additions: [
+    {
+      label: 'Another bay',
+      patch: (p) => {
+        const bays = Number(p.runBays);
+        const longer = Number(p.runLength) + Number(p.runLength) / bays;
+        return bays >= 6 || longer > 480 ? undefined : { runBays: bays + 1, runLength: Math.round(longer) };
+      },
+    },
+  ],
   schema: 1,
   params: houseWithRunParams,
   frame: (params, fittings = []) => frameHouseWithRun(params as unknown as HouseWithRunParams, fittings),

@@ -1,4 +1,5 @@
 import { rectangle } from '../../../geometry/index.ts';
+import { mirrorBuild } from '../../../build/index.ts';
 import type { Build, Fitting } from '../../../build/index.ts';
 import { cladding, floorLumber, frameRaisedFloor, Sketch } from '../../../frame/index.ts';
 import { frameHouse, leanRoof, resolveLowWall, resolveRoosts, USUAL_HOUSE } from '../../house/index.ts';
@@ -10,7 +11,18 @@ export const frameLeanTo = (given: LeanToParams, fittings: readonly Fitting[]): 
   const sketch = new Sketch();
   const full = { ...USUAL_HOUSE, ...given };
   const lowWall = resolveLowWall(sketch, full);
-  const p: LeanToParams = resolveRoosts(sketch, { ...full, lowWall }, lowWall);
+  let p: LeanToParams = resolveRoosts(sketch, { ...full, lowWall }, lowWall);
+  const second = p.run && p.secondRun;
+  if (second && p.nestWall === 'right') {
+    sketch.note({
+      code: 'nests-in-second-run',
+      severity: 'stop',
+      what: 'The nests at the right would stand in the second run.',
+      why: 'Eggs are gathered from outside; they were put in the back wall.',
+      fix: { label: 'Put the nests at the back', patch: { nestWall: 'back' } },
+    });
+    p = { ...p, nestWall: 'back' };
+  }
   const { length: L, depth: D } = p;
   const { rimItem, joistItem } = floorLumber(D);
   const floor = frameRaisedFloor(sketch, {
@@ -40,7 +52,10 @@ export const frameLeanTo = (given: LeanToParams, fittings: readonly Fitting[]): 
     fittings,
     joins: 'base',
     rampRoom: (side) => (side === 'left' && p.run ? p.runLength - 12 : 120),
-    popUnder: (side, a) => (side === 'left' && runUnder ? runUnder.under(D - a) - z : Infinity),
+    popUnder: (side, a) =>
+      !runUnder || (side !== 'left' && !(second && side === 'right'))
+        ? Infinity
+        : runUnder.under(side === 'left' ? D - a : a) - z,
     // Where a run stands against the house its end studs cover the corner.
     ...(p.run
       ? {
@@ -48,18 +63,36 @@ export const frameLeanTo = (given: LeanToParams, fittings: readonly Fitting[]): 
             { side: 'front', end: 'start' },
             { side: 'back', end: 'end' },
             { side: 'left', end: 'both' },
+            ...(second
+              ? ([
+                  { side: 'front', end: 'end' },
+                  { side: 'back', end: 'start' },
+                  { side: 'right', end: 'both' },
+                ] as const)
+              : []),
           ] as const,
         }
       : {}),
   });
   const run = p.run ? frameRun(sketch, p, setting) : undefined;
+  if (second) {
+    const other = new Sketch();
+    frameRun(other, p, setting);
+    // Drawn as the first one and turned over the middle of the house.
+    const drawn = other.finish({
+      family: 'raised-lean-to',
+      capacity: {},
+      facts: { ...house.facts, movable: false, base: [0, 0, L, D], meshHeights: [] },
+    });
+    sketch.include(mirrorBuild(drawn), 'second-', 'second', { 'left-wall': 'right-wall' });
+  }
   return sketch.finish({
     family: 'raised-lean-to',
-    capacity: { ...house.capacity, ...(run ? { runArea: run.area } : {}) },
+    capacity: { ...house.capacity, ...(run ? { runArea: run.area * (second ? 2 : 1) } : {}) },
     facts: {
       ...house.facts,
       movable: false,
-      base: p.run ? [-out - p.runLength, 0, L, D] : [0, 0, L, D],
+      base: p.run ? [-out - p.runLength, 0, second ? L + out + p.runLength : L, D] : [0, 0, L, D],
       spans: [
         { what: 'floor joist', item: joistItem, span: floor.joistSpan, spacing: 16, part: 'base/joist-1' },
         ...house.facts.spans,

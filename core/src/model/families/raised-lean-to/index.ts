@@ -12,6 +12,16 @@ export const raisedLeanTo: Family = {
     'A house on legs under one slope: nests outside, people door, window, pop door, and a run beside it if wanted.',
   movable: false,
   carries: HOUSE_CARRIES,
+  additions: [
+    { label: 'A run', patch: (p) => (p.run === true ? undefined : { run: true }) },
+    {
+      label: 'A second run',
+      patch: (p) =>
+        p.run !== true || p.secondRun === true
+          ? undefined
+          : { secondRun: true, ...(p.nestWall === 'right' ? { nestWall: 'back' } : {}) },
+    },
+  ],
   schema: 2,
   params: leanToParams,
   frame: (params, fittings = []) => frameLeanTo(params as unknown as LeanToParams, fittings),

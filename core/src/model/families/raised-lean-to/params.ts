@@ -16,6 +16,7 @@ export interface LeanToParams extends HouseParams {
   readonly runMesh: 'hardware-cloth' | 'welded-wire' | 'poultry-netting';
   readonly runGate: number;
   readonly runSkirt: boolean;
+  readonly secondRun: boolean;
 }
 
 export const leanToParams: readonly ParamDef[] = [

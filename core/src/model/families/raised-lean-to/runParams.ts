@@ -72,4 +72,13 @@ export const runParams: readonly ParamDef[] = [
     help: 'Mesh laid outward on the ground, pegged down.',
     showWhen: run,
   },
+  {
+    key: 'secondRun',
+    label: 'Second run, at the right',
+    group: 'Run',
+    kind: 'flag',
+    default: false,
+    help: 'As the first one, mirrored: grass rests while the other is used.',
+    showWhen: run,
+  },
 ];

@@ -12,6 +12,7 @@ export const walkIn: Family = {
     'A stick-framed coop from 6 × 8 to 10 × 20 ft, with a store beside the bird room and nests that open into it.',
   movable: false,
   carries: HOUSE_CARRIES,
+  additions: [{ label: 'An inner wall', patch: (p) => (p.innerWall === true ? undefined : { innerWall: true }) }],
   schema: 1,
   params: walkInParams,
   frame: (params, fittings = []) => frameWalkIn(params as unknown as WalkInParams, fittings),

@@ -181,6 +181,10 @@ const Configure = ({ first }: { readonly first: Spec }) => {
     ];
   }, [computed?.findings, model, spec]);
   const standard = useMemo(() => (aside === 'compare' && model ? buildSpec(model.spec) : undefined), [aside, model]);
+  const additions = (family?.additions ?? []).flatMap(({ label, patch }) => {
+    const now = patch(kept.params);
+    return now ? [{ label, patch: now }] : [];
+  });
   const saved = order.revision && JSON.stringify(order.revision.spec) === JSON.stringify(kept);
 
   const save = async (): Promise<void> => {
@@ -351,6 +355,11 @@ const Configure = ({ first }: { readonly first: Spec }) => {
                 { value: true, label: 'Mirrored' },
               ]}
             />
+            {additions.map((a) => (
+              <QuietButton key={a.label} onClick={() => change(a.patch)}>
+                + {a.label}
+              </QuietButton>
+            ))}
             <Box ml="auto" display="flex" gap={2}>
               {model && (
                 <QuietButton
