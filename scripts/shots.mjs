@@ -47,6 +47,22 @@ try {
     dark: true,
     before: press('Frame'),
   });
+  const clickView = (name) => () =>
+    page.$$eval('button', (list, t) => list.find((b) => b.textContent.trim() === t)?.click(), name);
+  await take('build-elevation', `/orders/${id('Sorrel, stretched ten inches')}/build`, {
+    wait: 1800,
+    before: async () => {
+      await page.waitForSelector('[data-testid=live-strip] div div');
+      await clickView('back')();
+      await page.waitForSelector('[data-opening]');
+      await page.$$eval('[data-testid=fitting-bar] button', (list) =>
+        list.find((b) => b.textContent === 'window')?.click(),
+      );
+      await page.waitForSelector('[data-opening="window-2"]');
+    },
+  });
+  const models = await page.evaluate(async () => (await fetch('/api/models')).json());
+  await take('model', `/models/${models.find((m) => m.name === 'Sorrel').id}`, { wait: 1500 });
   await take('ground', `/orders/${id('Bramble on a slope')}/ground`);
   await take('price', `/orders/${id('Spindle')}/price`);
   await take('bench', `/bench/${id('Sorrel')}`, { width: 1024, height: 768, before: press('front wall'), wait: 1200 });
