@@ -13,7 +13,7 @@ import type { Placement } from '../src/geometry/index.ts';
 import { buildSpec, findFamily, FITTING_STYLES, parseSpec } from '../src/model/index.ts';
 import type { ParamDef } from '../src/model/index.ts';
 import { findItem } from '../src/stock/index.ts';
-import { takeOff } from '../src/takeoff/index.ts';
+import { readTicket, takeOff } from '../src/takeoff/index.ts';
 
 const valueOf = (def: ParamDef): fc.Arbitrary<ParamValue> => {
   switch (def.kind) {
@@ -131,7 +131,7 @@ const takeoffFaults = (build: Build): string[] => {
   };
   same(
     'sticks',
-    takeoff.sticks.sticks.reduce((n, s) => n + s.cuts.length, 0),
+    takeoff.sticks.sticks.reduce((n, s) => n + s.cuts.reduce((m, c) => m + readTicket(c.id).parts, 0), 0),
     kind('lumber').length,
   );
   same(
@@ -144,7 +144,8 @@ const takeoffFaults = (build: Build): string[] => {
   for (const s of takeoff.sticks.sticks) {
     const used = s.cuts.reduce((sum, c) => sum + c.length, 0);
     if (used > s.length + 1e-6) wrong.push(`a ${s.item} of ${s.length} gives ${used}`);
-    sticks.set(s.item, (sticks.get(s.item) ?? 0) + used);
+    const given = s.cuts.reduce((sum, c) => sum + c.length * readTicket(c.id).parts, 0);
+    sticks.set(s.item, (sticks.get(s.item) ?? 0) + given);
   }
   for (const [item, length] of sticks) {
     const parts = kind('lumber')

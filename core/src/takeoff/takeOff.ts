@@ -49,15 +49,40 @@ const lumberParts = (parts: readonly Part[]): Part[] => parts.filter((p) => find
 export const catalogueSticks = (): StickStock[] =>
   LUMBER.flatMap((l) => l.lengths.map((s) => ({ item: l.key, length: s.length, cost: s.cost, quantity: null })));
 
-/** The stick demand of some parts, equal parts together. */
+/** Ends the name of a ticket whose piece is ripped into two parts. */
+const PAIR = '×2';
+
+/** What a cut ticket stands for: the mark of its parts, and how many of them one piece gives. */
+export const readTicket = (id: string): { readonly mark: string; readonly parts: 1 | 2 } => {
+  const [name = id] = id.split('·');
+  return name.endsWith(PAIR) ? { mark: name.slice(0, -PAIR.length), parts: 2 } : { mark: name, parts: 1 };
+};
+
+/** Name of the ticket of a piece that is ripped into two parts of a mark. */
+export const pairTicket = (mark: string): string => `${mark}${PAIR}`;
+
+/** Whether a piece of its stock, ripped down the middle, gives two of a part. */
+const comesInPairs = (part: Part): boolean =>
+  part.rip !== undefined && 2 * part.rip + KERF <= findLumber(part.item).width + 1e-9;
+
+/** The stick demand of some parts, equal parts together; ripped parts that come in pairs take one piece for two. */
 export const stickDemandOf = (
   parts: readonly Part[],
   stock: readonly StickStock[] = catalogueSticks(),
 ): StickDemand => {
   const pieces = new Map<string, StickPiece>();
+  const add = (id: string, p: Part, by: number): void => {
+    const before = pieces.get(id);
+    const quantity = (before?.quantity ?? 0) + by;
+    if (quantity > 0) pieces.set(id, { id, item: p.item, length: p.length, quantity });
+    else pieces.delete(id);
+  };
   for (const p of lumberParts(parts)) {
-    const before = pieces.get(p.mark);
-    pieces.set(p.mark, { id: p.mark, item: p.item, length: p.length, quantity: (before?.quantity ?? 0) + 1 });
+    const odd = pieces.has(p.mark);
+    if (odd && comesInPairs(p)) {
+      add(p.mark, p, -1);
+      add(pairTicket(p.mark), p, 1);
+    } else add(p.mark, p, 1);
   }
   const items = new Set([...pieces.values()].map((p) => p.item));
   return { kerf: KERF, endTrim: 0, stock: stock.filter((s) => items.has(s.item)), pieces: [...pieces.values()] };

@@ -19,7 +19,7 @@ import { planSticks } from '@rubbet/core/cut';
 import type { StickPiece, StickPlan } from '@rubbet/core/cut';
 import { printLength } from '@rubbet/core/measure';
 import { findItem } from '@rubbet/core/stock';
-import { catalogueSticks, KERF } from '@rubbet/core/takeoff';
+import { catalogueSticks, KERF, pairTicket, readTicket } from '@rubbet/core/takeoff';
 import { Audit } from '../database/audit.ts';
 import { DB, readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
@@ -205,19 +205,26 @@ export class Bench {
     for (const p of parts) if (p.state === 'cut') cut.set(p.mark, (cut.get(p.mark) ?? 0) + 1);
     const begun = old.sticks.flatMap((stick) => {
       const cuts = stick.cuts.filter(({ id }) => {
-        const mark = id.split('·')[0] ?? id;
-        const left = cut.get(mark) ?? 0;
-        if (left > 0) cut.set(mark, left - 1);
+        const ticket = readTicket(id);
+        const left = cut.get(ticket.mark) ?? 0;
+        if (left > 0) cut.set(ticket.mark, left - ticket.parts);
         return left > 0;
       });
       const used = cuts.reduce((sum, c) => sum + c.length + KERF, 0);
       return cuts.length > 0 ? [{ ...stick, cuts, left: Math.max(0, stick.length - used) }] : [];
     });
     const groups = new Map<string, StickPiece>();
+    const paired = new Set(
+      old.sticks.flatMap((s) => s.cuts.map((c) => readTicket(c.id)).filter((t) => t.parts === 2)).map((t) => t.mark),
+    );
     for (const p of parts.filter((q) => q.state !== 'cut')) {
       const length = p.measured ?? p.length;
       const id = p.measured === null ? p.mark : `${p.mark}·${printLength(length)}`;
-      groups.set(id, { id, item: p.item, length, quantity: (groups.get(id)?.quantity ?? 0) + 1 });
+      const pair = pairTicket(p.mark);
+      if (p.measured === null && paired.has(p.mark) && groups.has(id)) {
+        groups.delete(id);
+        groups.set(pair, { id: pair, item: p.item, length, quantity: (groups.get(pair)?.quantity ?? 0) + 1 });
+      } else groups.set(id, { id, item: p.item, length, quantity: (groups.get(id)?.quantity ?? 0) + 1 });
     }
     const pieces = [...groups.values()];
     const items = new Set(pieces.map((p) => p.item));

@@ -4,7 +4,7 @@ import { describeCuts } from '@rubbet/core/formats';
 import type { SheetPlan } from '@rubbet/core/cut';
 import type { Step } from '@rubbet/core/steps';
 import { findItem, SHEETS } from '@rubbet/core/stock';
-import { sheetPlanOf } from '@rubbet/core/takeoff';
+import { readTicket, sheetPlanOf } from '@rubbet/core/takeoff';
 import type { WorkOrder, WorkPart } from '../../data/types.ts';
 import { Len } from '../../parts/Text.tsx';
 
@@ -77,23 +77,28 @@ export const SawList = ({
             borderColor="soft"
           >
             {s.cuts.map((c, k) => {
-              const mark = c.id.split('·')[0] ?? c.id;
-              const part = take(mark);
+              // A piece that is ripped down the middle is two parts at once.
+              const ticket = readTicket(c.id);
+              const { mark } = ticket;
+              const mine = Array.from({ length: ticket.parts }, () => take(mark)).filter((p) => p !== undefined);
               const shape = about(mark);
-              const isCut = part?.state === 'cut';
+              const isCut = mine.length > 0 && mine.every((p) => p.state === 'cut');
               return (
                 <Ticket
                   key={k}
                   aria-pressed={isCut}
-                  disabled={!part}
+                  disabled={mine.length === 0}
                   style={{ width: `${(100 * c.length) / s.length}%` }}
                   title={`${shape?.name ?? ''}, ends ${shape ? describeCuts(shape) : ''}`}
                   data-mark={mark}
                   data-length={c.length}
-                  onClick={() => part && onTick(part, isCut ? 'open' : 'cut')}
+                  onClick={() =>
+                    mine.filter((p) => (p.state === 'cut') === isCut).forEach((p) => onTick(p, isCut ? 'open' : 'cut'))
+                  }
                 >
                   {isCut ? '✓ ' : ''}
                   {mark}
+                  {ticket.parts === 2 ? ' × 2, ripped' : ''}
                   {c.length > 9 && (
                     <>
                       <br />
