@@ -187,6 +187,8 @@ export interface FrameNote {
   readonly severity: 'stop' | 'warn';
   readonly what: string;
   readonly why: string;
+  /** Parts that it is about; the nearest of their assembly where they are not there. */
+  readonly where?: readonly string[];
   readonly fix?: { readonly label: string; readonly patch: Readonly<Record<string, ParamValue>> };
 }
 

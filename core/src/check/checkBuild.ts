@@ -47,7 +47,7 @@ export const checkBuild = (
   site?: CheckSite,
 ): Finding[] => {
   const context = { build, spec, params: spec.params, flock, rules, ...(site ? { site } : {}) };
-  const notes: Finding[] = build.notes.map((n) => ({ ...n, where: [] }));
+  const notes: Finding[] = build.notes.map((n) => ({ ...n, where: n.where ?? [] }));
   const ids = new Set(build.parts.map((p) => p.id));
   /** Rules name parts as most families call them; where one is called otherwise, the nearest of its assembly is shown. */
   const present = (id: string): string[] => {
@@ -56,11 +56,16 @@ export const checkBuild = (
     const near = build.parts.find((p) => p.assembly === assembly) ?? build.parts.find((p) => p.id.startsWith(assembly));
     return near ? [near.id] : [];
   };
-  return [...notes, ...CHECKS.flatMap((check) => check(context))]
-    .map((f) => ({ ...f, where: [...new Set(f.where.flatMap(present))] }))
-    .flatMap((f) => {
-      const severity = rules.severities[f.code] ?? rules.severities[titleCodeOf(f.code) ?? ''] ?? f.severity;
-      return severity === 'off' ? [] : [usable(spec, { ...f, severity })];
-    })
-    .sort((a, b) => RANK[a.severity] - RANK[b.severity]);
+  const [first] = build.parts;
+  return (
+    [...notes, ...CHECKS.flatMap((check) => check(context))]
+      .map((f) => ({ ...f, where: [...new Set(f.where.flatMap(present))] }))
+      // What is about the unit as a whole is shown at its first part.
+      .map((f) => (f.where.length > 0 || !first ? f : { ...f, where: [first.id] }))
+      .flatMap((f) => {
+        const severity = rules.severities[f.code] ?? rules.severities[titleCodeOf(f.code) ?? ''] ?? f.severity;
+        return severity === 'off' ? [] : [usable(spec, { ...f, severity })];
+      })
+      .sort((a, b) => RANK[a.severity] - RANK[b.severity])
+  );
 };

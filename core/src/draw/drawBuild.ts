@@ -1,4 +1,5 @@
-import { measurePtBounds } from '../geometry/index.ts';
+import { measurePtBounds, toWorld } from '../geometry/index.ts';
+import { printLength } from '../measure/index.ts';
 import type { Pt } from '../geometry/index.ts';
 import { partsOf } from '../build/index.ts';
 import type { Assembly, Build, Part } from '../build/index.ts';
@@ -85,6 +86,40 @@ const flatItems = (c: Camera, parts: readonly Part[], options: DrawOptions): Dra
         }) as const,
     );
 
+/** The ground under an elevation: level, or falling along a run whose bays step down with it. */
+const groundLines = (build: Build, view: string, from: number, to: number): DrawItem[] => {
+  const line = (a: Pt, b: Pt): DrawItem => ({ kind: 'line', from: a, to: b, stroke: 'ground', weight: 2 });
+  const { bays, base } = build.facts;
+  if (!bays || bays.drop === 0 || (view !== 'front' && view !== 'back')) return [line([from, 0], [to, 0])];
+  const total = bays.count * bays.drop;
+  // The run's end, and where it meets the house, as this view shows them.
+  const way = view === 'front' ? 1 : -1;
+  const end = base[0] * way;
+  const house = (base[0] + bays.count * bays.length) * way;
+  const [low, high] = way === 1 ? [from, to] : [to, from];
+  return [line([low, -total], [end, -total]), line([end, -total], [house, 0]), line([house, 0], [high, 0])];
+};
+
+/** Places and widths of a wall's openings as one chain of dimensions between the unit and its overall length. */
+const openingChain = (build: Build, view: string, c: Camera, foot: number, size: number): DrawItem[] => {
+  const openings = build.openings.filter((o) => o.wall === view && o.kind !== 'nest');
+  const wall = build.assemblies.find((a) => a.id === `${view}-wall`);
+  if (openings.length === 0 || !wall) return [];
+  const x = (a: number): number => see(c, toWorld(wall.face, a, 0))[0];
+  const edges = openings.flatMap((o) => [x(o.left), x(o.left + o.width)]);
+  const ends = [x(0), x(wall.square?.width ?? Math.max(...openings.map((o) => o.left + o.width)))];
+  const stops = [...new Set([...(wall.square ? ends : []), ...edges].map((n) => Math.round(n * 64) / 64))].sort(
+    (a, b) => a - b,
+  );
+  const small = size * 0.72;
+  // Where a figure finds no room between its ticks the chain leaves it to the neighbours.
+  return stops.slice(1).flatMap((b, i) => {
+    const a = stops[i] as number;
+    const text = printLength(b - a);
+    return b - a < text.length * small * 0.75 ? [] : dimension([a, foot], [b, foot], -size * 0.9, small, 'chalk', text);
+  });
+};
+
 const drawSquareOn = (build: Build, view: string, options: DrawOptions): Drawing => {
   const c = CAMERAS[view] as Camera;
   const parts = shown(build, options);
@@ -105,19 +140,15 @@ const drawSquareOn = (build: Build, view: string, options: DrawOptions): Drawing
       ...dimension([box[0], by0], [box[0], by1], -size * 2, size),
     );
   } else {
-    items.unshift({
-      kind: 'line',
-      from: [box[0] - size * 2, 0],
-      to: [box[2] + size * 2, 0],
-      stroke: 'ground',
-      weight: 2,
-    });
+    items.unshift(...groundLines(build, view, box[0] - size * 2, box[2] + size * 2));
     items.push(
-      ...dimension([left, Math.min(0, box[1])], [right, Math.min(0, box[1])], -size * 2, size),
+      ...dimension([left, Math.min(0, box[1])], [right, Math.min(0, box[1])], -size * 2.6, size),
       ...dimension([box[0], 0], [box[0], box[3]], -size * 2, size),
     );
-    if (build.facts.floorHeight > 0)
+    // A low floor has no room for its figure beside the line; the section shows it.
+    if (build.facts.floorHeight > size * 4)
       items.push(...dimension([box[2], 0], [box[2], build.facts.floorHeight], size * 3, size));
+    items.push(...openingChain(build, view, c, Math.min(0, box[1]), size));
   }
   return {
     title: view === 'plan' ? 'Plan' : `${view[0]?.toUpperCase() ?? ''}${view.slice(1)} elevation`,

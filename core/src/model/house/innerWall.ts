@@ -82,6 +82,7 @@ export const frameInnerWall = (
   if (count < plan.nests)
     sketch.note({
       code: 'store-nests-fewer',
+      where: ['inner-wall/top-plate'],
       severity: 'stop',
       what: `Only ${count} of ${plan.nests} nests fit beside the door in the inner wall.`,
       why: 'The wall holds the door and the nests with their studs.',

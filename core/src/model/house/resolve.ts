@@ -22,6 +22,7 @@ export const resolveLowWall = (sketch: Sketch, p: { depth: number; highWall: num
     lowWall = most;
     sketch.note({
       code: 'roof-too-flat',
+      where: ['roof/rafter-1'],
       severity: 'stop',
       what: `With a low wall of ${p.lowWall}″ the roof falls less than 1 in 12.`,
       why: 'Water stands on it and runs back under the laps; it was drawn lower.',
@@ -32,6 +33,7 @@ export const resolveLowWall = (sketch: Sketch, p: { depth: number; highWall: num
     lowWall = least;
     sketch.note({
       code: 'roof-too-steep',
+      where: ['roof/rafter-1'],
       severity: 'stop',
       what: `With a low wall of ${p.lowWall}″ the roof is steeper than 10 in 12.`,
       why: 'The birdsmouths would cut the rafters through; it was drawn higher.',
@@ -50,6 +52,7 @@ export const resolveRoosts = <P extends HouseParams>(sketch: Sketch, p: P, lowes
     roostBars = fits;
     sketch.note({
       code: 'roosts-do-not-fit',
+      where: ['roosts/bar-1'],
       severity: 'stop',
       what: `${p.roostBars} roost bars need more depth than ${inside}″ inside.`,
       why: 'Bars stand 12″ from the wall and from each other; those that fit were drawn.',
@@ -61,6 +64,7 @@ export const resolveRoosts = <P extends HouseParams>(sketch: Sketch, p: P, lowes
     roostHeight = highest;
     sketch.note({
       code: 'roost-under-roof',
+      where: ['roosts/bar-1'],
       severity: 'stop',
       what: `Roosts at ${p.roostHeight}″ leave no room for a bird under the low side.`,
       why: 'A hen stands 14 to 16″ tall on the bar; they were drawn lower.',

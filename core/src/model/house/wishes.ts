@@ -158,6 +158,7 @@ const underEave = (sketch: Sketch, p: HouseParams, roof: HouseRoof, wishes: read
     const drawn = most >= 4;
     sketch.note({
       code: 'nest-under-eave',
+      where: ['nests/lid', `${w.wall}-wall/top-plate`],
       severity: 'stop',
       what: `A nest floor at ${w.wish.bottom}″ brings the lid into the rafter tails of the ${w.wall}.`,
       why: drawn
@@ -229,6 +230,7 @@ const underRoofs = (
     if (o.bottom + o.height + 1 <= Math.min(run, eave)) return true;
     sketch.note({
       code: `${o.id}-in-roof`,
+      where: [`${wall}-wall/top-plate`],
       severity: 'stop',
       what: `The ${o.kind} in the ${wall} wall reaches into the rafters over it.`,
       why: 'What stands out from that wall must pass under the rafters; it was left out.',
@@ -261,6 +263,7 @@ export const placeOpenings = (
   if (doorStyle(p.doorStyle, p.doorWidth) !== p.doorStyle && p.doorWall !== 'none')
     sketch.note({
       code: 'leaf-too-wide',
+      where: ['people-door/left-skin'],
       severity: 'warn',
       what: `A ${p.doorStyle} door ${p.doorWidth}″ wide is wider than a sheet.`,
       why: 'Its leaf would sag and could not be skinned in one piece; it was drawn as a double door.',
@@ -279,6 +282,7 @@ export const placeOpenings = (
       const got = placed.find((q) => q.id === o.id)?.height ?? 0;
       sketch.note({
         code: `${o.id}-lowered`,
+        where: [`${side}-wall/${o.id}/header-1`],
         severity: o.kind === 'people door' ? 'warn' : 'stop',
         what: `The ${o.kind} is ${got}″ high, not ${o.height}″.`,
         why: `Its header must pass under the top plate of the ${side} wall.`,
@@ -300,6 +304,7 @@ export const placeOpenings = (
       const fix = leftOutFix(o, p);
       sketch.note({
         code: `${o.id}-left-out`,
+        where: [`${side}-wall/top-plate`],
         severity: 'stop',
         what:
           o.at === undefined

@@ -44,6 +44,7 @@ export const frameAFramePen = (p: AFramePenParams): Build => {
     closed = L - 30;
     sketch.note({
       code: 'run-too-short',
+      where: ['side-front/siding-1'],
       severity: 'stop',
       what: `A sleeping end of ${p.closedLength}″ leaves less than 30″ of run.`,
       why: 'The birds need grass; it was drawn shorter.',
@@ -55,6 +56,7 @@ export const frameAFramePen = (p: AFramePenParams): Build => {
     if (height <= most) return height;
     sketch.note({
       code: `${key}-under-rafters`,
+      where: ['run-end/head'],
       severity: 'warn',
       what: `The ${what} is ${most}″ high, not ${height}″.`,
       why: 'Its head must pass under the rafters; a narrower one can be higher.',

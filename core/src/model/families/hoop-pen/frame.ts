@@ -50,6 +50,7 @@ export const frameHoopPen = (p: HoopPenParams): Build => {
     const drawn = Math.min(most, Math.max(least, hoop));
     sketch.note({
       code: hoop > most ? 'hoop-too-long' : 'hoop-too-short',
+      where: ['hoops/hoop-1'],
       severity: 'stop',
       what:
         hoop > most
@@ -69,6 +70,7 @@ export const frameHoopPen = (p: HoopPenParams): Build => {
     // The base is too wide for this stock whatever its length: the strip is drawn as long as the base asks.
     sketch.note({
       code: 'base-too-wide',
+      where: ['hoops/hoop-1'],
       severity: 'stop',
       what: `A base of ${W}″ is too wide for hoops of ${stock.name}.`,
       why: 'They would lie almost flat; joined stock breaks at the joint. The picture shows hoops that are not to be had.',
@@ -208,6 +210,7 @@ export const frameHoopPen = (p: HoopPenParams): Build => {
   if (doorWidth < p.doorWidth)
     sketch.note({
       code: 'door-under-hoops',
+      where: ['end-left/head'],
       severity: 'warn',
       what: `The door is ${doorWidth}″ wide, not ${p.doorWidth}″.`,
       why: 'Its head carries the ridge and must lie under the curve.',
@@ -218,6 +221,7 @@ export const frameHoopPen = (p: HoopPenParams): Build => {
   if (doorHeight < p.doorHeight && doorHeight >= LEAST_HIGH)
     sketch.note({
       code: 'door-lowered',
+      where: ['end-left/head'],
       severity: 'warn',
       what: `The door is ${doorHeight}″ high, not ${p.doorHeight}″.`,
       why: 'Its head carries the ridge under the crown of the hoops.',
@@ -234,6 +238,7 @@ export const frameHoopPen = (p: HoopPenParams): Build => {
   if (!hasDoor)
     sketch.note({
       code: 'no-room-for-door',
+      where: ['end-left/head'],
       severity: 'stop',
       what: `There is no room for a door under hoops that rise ${Math.round(arc.rise)}″.`,
       why: 'A narrower base or a longer hoop stands higher; the end was closed with mesh.',

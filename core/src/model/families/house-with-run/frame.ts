@@ -50,6 +50,7 @@ export const frameHouseWithRun = (given: HouseWithRunParams, fittings: readonly 
     const most = Math.floor((runEave - excess) * 2) / 2;
     sketch.note({
       code: 'run-meets-roof',
+      where: ['bay-1-roof-front/rafter-1'],
       severity: 'stop',
       what: `A run with an eave of ${runEave}″ meets the house's roof.`,
       why: 'Its roof must pass under the side overhang of the house; it was drawn lower.',

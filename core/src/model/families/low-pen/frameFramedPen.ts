@@ -25,6 +25,7 @@ export const frameFramedPen = (p: LowPenParams): Build => {
     roof = L - LEAST_LID;
     sketch.note({
       code: 'roof-leaves-no-lid',
+      where: ['lid/hinge-rail'],
       severity: 'stop',
       what: `A roofed part of ${p.roofLength}″ leaves no room for a lid.`,
       why: `The lid needs ${LEAST_LID}″ to reach in and to feed; the roofed part was drawn shorter.`,
@@ -35,6 +36,7 @@ export const frameFramedPen = (p: LowPenParams): Build => {
   if (roof + lid > L) {
     sketch.note({
       code: 'lid-does-not-fit',
+      where: ['lid/hinge-rail'],
       severity: 'stop',
       what: `Roofed part and lid are longer than the pen by ${roof + lid - L}″.`,
       why: 'The top is only as long as the pen; the lid was drawn shorter.',

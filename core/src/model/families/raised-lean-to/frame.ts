@@ -16,6 +16,7 @@ export const frameLeanTo = (given: LeanToParams, fittings: readonly Fitting[]): 
   if (second && p.nestWall === 'right') {
     sketch.note({
       code: 'nests-in-second-run',
+      where: ['nests/lid'],
       severity: 'stop',
       what: 'The nests at the right would stand in the second run.',
       why: 'Eggs are gathered from outside; they were put in the back wall.',

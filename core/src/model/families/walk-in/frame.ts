@@ -33,6 +33,7 @@ export const frameWalkIn = (given: WalkInParams, fittings: readonly Fitting[]): 
     const most = Math.floor(L - LEAST_BIRDS - WALL);
     sketch.note({
       code: 'store-too-long',
+      where: ['inner-wall/top-plate'],
       severity: 'stop',
       what: `A store of ${p.storeLength}″ leaves the birds less than ${LEAST_BIRDS}″.`,
       why: 'The birds need the larger room.',
@@ -49,6 +50,7 @@ export const frameWalkIn = (given: WalkInParams, fittings: readonly Fitting[]): 
       const offered = [2, 3, 4, 5, 6, 8].filter((n) => n <= most).pop();
       sketch.note({
         code: 'front-too-high',
+        where: ['front-wall/top-plate'],
         severity: 'stop',
         what: `A lean-to at ${p.pitch} in 12 brings the front wall over ${HIGHEST_FRONT}″.`,
         why: 'Neither boards nor sheets reach that high without a second joint; it was drawn flatter.',
