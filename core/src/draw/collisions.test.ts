@@ -69,6 +69,18 @@ describe.each(FAMILIES.map((f) => [f.key] as const))('drawings of %s', (key) => 
   });
 });
 
+describe('chains of dimensions', () => {
+  it('add up to the wall that they measure', () => {
+    // Pop door of 11 in in a gable wall of 48: what is left and right of it, and itself.
+    const b = buildSpec(parseSpec({ family: 'raised-gable', params: {} }));
+    const pop = b.openings.find((o) => o.kind === 'pop door');
+    const texts = drawBuild(b, 'left').items.flatMap((i) => (i.kind === 'text' ? [i.text] : []));
+    expect(texts).toEqual(expect.arrayContaining(['18 1/2"', '11"', '48"']));
+    expect(texts.filter((t) => t === '18 1/2"')).toHaveLength(2);
+    expect(pop?.left).toBe(18.5);
+  });
+});
+
 describe('ground', () => {
   it('falls along a run that steps, and is level elsewhere', () => {
     const lines = (params: Record<string, number>) =>

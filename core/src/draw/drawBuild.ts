@@ -107,10 +107,14 @@ const openingChain = (build: Build, view: string, c: Camera, foot: number, size:
   if (openings.length === 0 || !wall) return [];
   const x = (a: number): number => see(c, toWorld(wall.face, a, 0))[0];
   const edges = openings.flatMap((o) => [x(o.left), x(o.left + o.width)]);
-  const ends = [x(0), x(wall.square?.width ?? Math.max(...openings.map((o) => o.left + o.width)))];
-  const stops = [...new Set([...(wall.square ? ends : []), ...edges].map((n) => Math.round(n * 64) / 64))].sort(
-    (a, b) => a - b,
-  );
+  // The wall as it is skinned: an end wall's framing stops inside the others.
+  const skin = build.parts.filter((p) => p.assembly === wall.id && (p.role === 'siding' || p.role === 'mesh'));
+  const across = skin.flatMap((p) => {
+    const [x0, , x1] = measurePtBounds(flatArea(c, p)[0] ?? []);
+    return [x0, x1];
+  });
+  const ends = across.length > 0 ? [Math.min(...across), Math.max(...across)] : [];
+  const stops = [...new Set([...ends, ...edges].map((n) => Math.round(n * 64) / 64))].sort((m, n) => m - n);
   const small = size * 0.72;
   // Where a figure finds no room between its ticks the chain leaves it to the neighbours.
   return stops.slice(1).flatMap((b, i) => {
