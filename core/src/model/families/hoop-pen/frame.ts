@@ -3,24 +3,20 @@ import type { Pt } from '../../../geometry/index.ts';
 import type { Build, PartDraft } from '../../../build/index.ts';
 import {
   boxPart,
-  faceOf,
-  fitDoor,
   fitWheels,
   polyPart,
   rockeredRing,
   Sketch,
   UNIT_AXES,
   uprightPlaces,
-  wallAxes,
   wheelDiameter,
 } from '../../../frame/index.ts';
 import type { PartText } from '../../../frame/index.ts';
 import { findMesh, findPiece } from '../../../stock/index.ts';
+import { frameEnds, HIGH, POST } from './ends.ts';
 import type { HoopPenParams } from './params.ts';
 
 const T = 1.5;
-const HIGH = 5.5;
-const POST = 3.5;
 const RIDGE = 3.5;
 /** Feet of the hoops over the ground, so that they do not drag. */
 const FOOT = 0.5;
@@ -264,102 +260,14 @@ export const frameHoopPen = (p: HoopPenParams): Build => {
     joins: { to: 'end-left', how: 'on the heads of both door frames, tied to every hoop' },
   });
   const arcRing = arcBand(centre, 0, outer, arc.halfAngle, STEPS).slice(STEPS + 1);
-  let gate: { clearWidth: number; clearHeight: number } | undefined;
-  for (const side of ['left', 'right'] as const) {
-    const axes = side === 'left' ? wallAxes('left', [T, W, 0]) : wallAxes('right', [L - T, 0, 0]);
-    const id = `end-${side}`;
-    const name = side === 'left' ? 'door end' : 'back end';
-    const post = (x: number, n: number) =>
-      sketch.add(
-        boxPart(
-          axes,
-          id,
-          { id: `${id}/post-${n}`, name: `${name} post`, role: 'post', item: '2x4' },
-          [x, 0, HIGH - POST],
-          [T, POST, head - HIGH + POST],
-          'z',
-        ),
-      );
-    post(left - T, 1);
-    post(left + doorWidth, 2);
-    sketch.add(
-      boxPart(
-        axes,
-        id,
-        { id: `${id}/head`, name: `${name} head`, role: 'header', item: '2x4' },
-        [left - T, 0, head],
-        [doorWidth + 2 * T, POST, T],
-        'a',
-      ),
-    );
-    const opening = { left, bottom: HIGH, width: doorWidth, height: doorHeight };
-    if (head - HIGH - doorHeight > 0.25 && side === 'left' && hasDoor)
-      sketch.add(
-        boxPart(
-          axes,
-          id,
-          {
-            id: `${id}/rail`,
-            name: `${name} rail over the door`,
-            role: 'rail',
-            item: '2x4',
-            fit: 'measure in place',
-            tolerance: 0.125,
-          },
-          [left, 0, HIGH + doorHeight],
-          [doorWidth, POST, Math.min(T, head - HIGH - doorHeight)],
-          'a',
-        ),
-      );
-    const doors = side === 'left' && hasDoor;
-    sketch.add(
-      polyPart(
-        axes,
-        id,
-        { id: `${id}/mesh`, name: `${name} mesh`, role: 'mesh', item: p.mesh },
-        'az',
-        // Above the end board, inside of which the posts stand.
-        arcRing.map(([t, z]): Pt => [side === 'right' ? t : W - t, z]),
-        -m,
-        m,
-        doors ? { holes: [rectangle(left, HIGH, left + doorWidth, HIGH + doorHeight)] } : {},
-      ),
-    );
-    sketch.assembly({
-      id,
-      name,
-      kind: 'wall',
-      face: faceOf(axes),
-      flat: true,
-      tapes: [],
-      joins: { to: 'base', how: 'posts against the end board, lagged through it' },
-    });
-    sketch.face({
-      id,
-      name,
-      place: faceOf(axes),
-      region: arcRing.map(([t, z]): Pt => [side === 'right' ? t : W - t, z]),
-      within: [-T, 2],
-    });
-    if (doors) {
-      sketch.opening({
-        id: `${id}/door`,
-        kind: 'gate',
-        assembly: id,
-        ...opening,
-        sillAboveGround: HIGH,
-      });
-      sketch.hardware('release', 1, 'door');
-      gate = fitDoor(sketch, {
-        id: 'door',
-        name: 'door',
-        axes,
-        opening: { id: 'door', kind: 'gate', leastHeight: 10, ...opening },
-        skin: { item: p.mesh, thickness: m, role: 'mesh' },
-        joins: id,
-      });
-    }
-  }
+  const gate = frameEnds(sketch, {
+    length: L,
+    width: W,
+    mesh: p.mesh,
+    ring: arcRing,
+    head,
+    door: { left, width: doorWidth, height: doorHeight, stands: hasDoor },
+  });
 
   sketch.add(
     band(
