@@ -1,4 +1,5 @@
 import { findLumber } from '../stock/index.ts';
+import { rectangle } from '../geometry/index.ts';
 import type { Vec3 } from '../geometry/index.ts';
 import { UNIT_AXES } from './axes.ts';
 import type { Axes } from './axes.ts';
@@ -157,6 +158,13 @@ export const frameRaisedFloor = (
         ],
       },
     ],
+  });
+  sketch.face({
+    id: 'floor',
+    name: 'floor',
+    place: { origin: [a.origin[0], a.origin[1], a.origin[2] + top], u: [1, 0, 0], v: [0, 1, 0] },
+    region: rectangle(0, 0, L, D),
+    within: [-0.8, 0.1],
   });
   return { top, joistSpan: D - 2 * T, under, rim };
 };

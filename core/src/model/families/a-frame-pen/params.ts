@@ -1,5 +1,6 @@
 import { choiceParam, sizeParam } from '../../house/index.ts';
 import type { ParamDef } from '../../params.ts';
+import { meshParam, wheelParams } from '../../penParams.ts';
 
 /** Parameters of the A-frame pen, lengths in inches, angle in degrees. */
 export interface AFramePenParams {
@@ -85,41 +86,7 @@ export const aFramePenParams: readonly ParamDef[] = [
     default: 14,
   },
   { key: 'roost', label: 'Roost in the sleeping end', group: 'Ends', kind: 'flag', default: true },
-  choiceParam(
-    'mesh',
-    'Mesh',
-    'Skin',
-    [
-      ['hardware-cloth', '½″ hardware cloth'],
-      ['welded-wire', '½ × 1″ welded'],
-      ['poultry-netting', '1″ netting'],
-    ],
-    'welded-wire',
-  ),
-  choiceParam(
-    'wheels',
-    'Wheels',
-    'Moving',
-    [
-      ['none', 'None'],
-      ['wheel-8', '8″'],
-      ['wheel-10', '10″'],
-    ],
-    'wheel-8',
-  ),
-  choiceParam(
-    'wheelHow',
-    'Wheels are',
-    'Moving',
-    [
-      ['fixed', 'Fixed'],
-      ['lever', 'On levers'],
-      ['slip-on', 'Slip-on'],
-    ],
-    'slip-on',
-    {
-      showWhen: { key: 'wheels', is: ['wheel-8', 'wheel-10'] },
-    },
-  ),
+  meshParam('mesh', 'Mesh', 'Skin', 'welded-wire'),
+  ...wheelParams('wheel-8', 'slip-on'),
   { key: 'ropes', label: 'Pull ropes', group: 'Moving', kind: 'flag', default: true },
 ];

@@ -1,6 +1,7 @@
 import { choiceParam, houseParams, sizeParam } from '../../house/index.ts';
 import type { HouseParams } from '../../house/index.ts';
 import type { ParamDef } from '../../params.ts';
+import { meshParam, wheelParams } from '../../penParams.ts';
 import { PITCHES } from '../raised-gable/params.ts';
 
 /** Parameters of the garden ark, lengths in inches. */
@@ -23,40 +24,8 @@ export const gardenArkParams: readonly ParamDef[] = [
   sizeParam('deckLength', 'House, length', [30, 48], 36, 'Upper deck over one end.'),
   sizeParam('wallHeight', 'House wall', [22, 36], 26, 'Deck to top of plate.'),
   choiceParam('pitch', 'Roof pitch', 'Size', PITCHES, 6),
-  choiceParam(
-    'mesh',
-    'Mesh',
-    'Skin',
-    [
-      ['hardware-cloth', '½″ hardware cloth'],
-      ['welded-wire', '½ × 1″ welded'],
-      ['poultry-netting', '1″ netting'],
-    ],
-    'hardware-cloth',
-  ),
-  choiceParam(
-    'wheels',
-    'Wheels',
-    'Moving',
-    [
-      ['none', 'None'],
-      ['wheel-8', '8″'],
-      ['wheel-10', '10″'],
-    ],
-    'wheel-8',
-  ),
-  choiceParam(
-    'wheelHow',
-    'Wheels are',
-    'Moving',
-    [
-      ['fixed', 'Fixed'],
-      ['lever', 'On levers'],
-      ['slip-on', 'Slip-on'],
-    ],
-    'lever',
-    { showWhen: { key: 'wheels', is: ['wheel-8', 'wheel-10'] } },
-  ),
+  meshParam('mesh', 'Mesh', 'Skin', 'hardware-cloth'),
+  ...wheelParams('wheel-8', 'lever'),
   { key: 'ropes', label: 'Pull ropes', group: 'Moving', kind: 'flag', default: true },
   ...houseParams({
     defaults: {

@@ -1,5 +1,6 @@
 import { choiceParam, sizeParam } from '../../house/index.ts';
 import type { ParamDef } from '../../params.ts';
+import { meshParam } from '../../penParams.ts';
 
 /** Parameters of the hoop pen, lengths in inches. */
 export interface HoopPenParams {
@@ -50,17 +51,7 @@ export const hoopPenParams: readonly ParamDef[] = [
   },
   { key: 'doorWidth', label: 'Door, width', group: 'Ends', kind: 'length', min: 16, max: 36, step: 0.5, default: 24 },
   { key: 'doorHeight', label: 'Door, height', group: 'Ends', kind: 'length', min: 16, max: 66, step: 0.5, default: 25 },
-  choiceParam(
-    'mesh',
-    'Mesh',
-    'Skin',
-    [
-      ['hardware-cloth', '½″ hardware cloth'],
-      ['welded-wire', '½ × 1″ welded'],
-      ['poultry-netting', '1″ netting'],
-    ],
-    'welded-wire',
-  ),
+  meshParam('mesh', 'Mesh', 'Skin', 'welded-wire'),
   {
     key: 'tarpLength',
     label: 'Tarp over',

@@ -1,4 +1,3 @@
-import { rectangle } from '../../../geometry/index.ts';
 import type { Build, Fitting } from '../../../build/index.ts';
 import { cladding, floorLumber, frameRaisedFloor, Sketch } from '../../../frame/index.ts';
 import { frameHouse, gableRoof, resolveRoosts, USUAL_HOUSE } from '../../house/index.ts';
@@ -26,15 +25,7 @@ export const frameHouseWithRun = (given: HouseWithRunParams, fittings: readonly 
         spacing: 16,
       });
   const z = floor?.top ?? 0;
-  if (floor)
-    sketch.face({
-      id: 'floor',
-      name: 'floor',
-      place: { origin: [0, 0, z], u: [1, 0, 0], v: [0, 1, 0] },
-      region: rectangle(0, 0, L, D),
-      within: [-0.8, 0.1],
-    });
-  else sketch.hardware('anchor-bolt', Math.ceil((2 * (L + D)) / 48), 'sole plates to the slab');
+  if (!floor) sketch.hardware('anchor-bolt', Math.ceil((2 * (L + D)) / 48), 'sole plates to the slab');
   const roof = gableRoof(D, p.wallHeight, p.pitch);
 
   // The run's roof must pass under the house's rafters where they stand out over it.

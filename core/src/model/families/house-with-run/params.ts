@@ -1,6 +1,7 @@
 import { choiceParam, houseParams, sizeParam } from '../../house/index.ts';
 import type { HouseParams } from '../../house/index.ts';
 import type { ParamDef } from '../../params.ts';
+import { meshParam } from '../../penParams.ts';
 
 /** Parameters of the house with a long run, lengths in inches. */
 export interface HouseWithRunParams extends HouseParams {
@@ -81,16 +82,7 @@ export const houseWithRunParams: readonly ParamDef[] = [
     ],
     'mesh',
   ),
-  choiceParam(
-    'runMesh',
-    'Run mesh',
-    'Run',
-    [
-      ['hardware-cloth', '½″ hardware cloth'],
-      ['welded-wire', '½ × 1″ welded'],
-    ],
-    'welded-wire',
-  ),
+  meshParam('runMesh', 'Run mesh', 'Run', 'welded-wire', false),
   {
     key: 'runGate',
     label: 'Run gate',

@@ -1,4 +1,3 @@
-import { rectangle } from '../../../geometry/index.ts';
 import type { Build, Fitting } from '../../../build/index.ts';
 import { floorLumber, frameRaisedFloor, Sketch, wrapLegs } from '../../../frame/index.ts';
 import { frameHouse, gableRoof, resolveRoosts, USUAL_HOUSE } from '../../house/index.ts';
@@ -16,13 +15,6 @@ export const frameRaisedGable = (given: RaisedGableParams, fittings: readonly Fi
     foundation: { kind: 'legs', height: p.legHeight, braced: p.legBraces },
     ...lumber,
     spacing: 16,
-  });
-  sketch.face({
-    id: 'floor',
-    name: 'floor',
-    place: { origin: [0, 0, floor.top], u: [1, 0, 0], v: [0, 1, 0] },
-    region: rectangle(0, 0, L, D),
-    within: [-0.8, 0.1],
   });
   if (p.wrap) wrapLegs(sketch, L, D, p.legHeight, 'hardware-cloth');
   const house = frameHouse(sketch, p, {

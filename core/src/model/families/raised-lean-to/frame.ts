@@ -1,4 +1,3 @@
-import { rectangle } from '../../../geometry/index.ts';
 import { mirrorBuild } from '../../../build/index.ts';
 import type { Build, Fitting } from '../../../build/index.ts';
 import { cladding, floorLumber, frameRaisedFloor, Sketch } from '../../../frame/index.ts';
@@ -35,13 +34,6 @@ export const frameLeanTo = (given: LeanToParams, fittings: readonly Fitting[]): 
     spacing: 16,
   });
   const z = floor.top;
-  sketch.face({
-    id: 'floor',
-    name: 'floor',
-    place: { origin: [0, 0, z], u: [1, 0, 0], v: [0, 1, 0] },
-    region: rectangle(0, 0, L, D),
-    within: [-0.8, 0.1],
-  });
   const out = cladding(p.siding).thickness;
   const roof = leanRoof(D, p.highWall, p.lowWall);
   const setting = { slope: roof.slope, floorTop: z, out };

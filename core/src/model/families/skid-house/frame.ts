@@ -1,4 +1,3 @@
-import { rectangle } from '../../../geometry/index.ts';
 import type { Build, Fitting } from '../../../build/index.ts';
 import { floorLumber, frameRaisedFloor, Sketch } from '../../../frame/index.ts';
 import { frameHouse, gableRoof, resolveRoosts, USUAL_HOUSE } from '../../house/index.ts';
@@ -22,13 +21,6 @@ export const frameSkidHouse = (given: SkidHouseParams, fittings: readonly Fittin
     foundation: { kind: 'runners', height: p.legHeight, beyond, braced: p.legHeight >= 18 },
     ...lumber,
     spacing: 16,
-  });
-  sketch.face({
-    id: 'floor',
-    name: 'floor',
-    place: { origin: [0, 0, floor.top], u: [1, 0, 0], v: [0, 1, 0] },
-    region: rectangle(0, 0, L, D),
-    within: [-0.8, 0.1],
   });
   const house = frameHouse(sketch, p, {
     roof: gableRoof(D, p.wallHeight, p.pitch, '2x3', STUD.depth),

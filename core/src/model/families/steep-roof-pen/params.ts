@@ -1,5 +1,6 @@
 import { choiceParam, sizeParam } from '../../house/index.ts';
 import type { ParamDef } from '../../params.ts';
+import { meshParam, wheelParams } from '../../penParams.ts';
 
 /** Parameters of the steep-roof pen, lengths in inches. */
 export interface SteepRoofPenParams {
@@ -75,42 +76,8 @@ export const steepRoofPenParams: readonly ParamDef[] = [
     ],
     'closed',
   ),
-  choiceParam(
-    'mesh',
-    'Mesh',
-    'Skin',
-    [
-      ['hardware-cloth', '½″ hardware cloth'],
-      ['welded-wire', '½ × 1″ welded'],
-      ['poultry-netting', '1″ netting'],
-    ],
-    'welded-wire',
-  ),
+  meshParam('mesh', 'Mesh', 'Skin', 'welded-wire'),
   { key: 'roostBars', label: 'Roost bars', group: 'Skin', kind: 'count', min: 0, max: 3, default: 2 },
-  choiceParam(
-    'wheels',
-    'Wheels',
-    'Moving',
-    [
-      ['none', 'None'],
-      ['wheel-8', '8″'],
-      ['wheel-10', '10″'],
-    ],
-    'wheel-10',
-  ),
-  choiceParam(
-    'wheelHow',
-    'Wheels are',
-    'Moving',
-    [
-      ['fixed', 'Fixed'],
-      ['lever', 'On levers'],
-      ['slip-on', 'Slip-on'],
-    ],
-    'fixed',
-    {
-      showWhen: { key: 'wheels', is: ['wheel-8', 'wheel-10'] },
-    },
-  ),
+  ...wheelParams('wheel-10', 'fixed'),
   { key: 'handlebar', label: 'Handlebar of pipe', group: 'Moving', kind: 'flag', default: true },
 ];

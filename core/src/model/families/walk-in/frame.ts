@@ -1,4 +1,3 @@
-import { rectangle } from '../../../geometry/index.ts';
 import type { Build, BuildFacts, Fitting } from '../../../build/index.ts';
 import { cladding, floorLumber, frameRaisedFloor, Sketch, WALL } from '../../../frame/index.ts';
 import type { Foundation } from '../../../frame/index.ts';
@@ -69,15 +68,7 @@ export const frameWalkIn = (given: WalkInParams, fittings: readonly Fitting[]): 
     ? undefined
     : frameRaisedFloor(sketch, { length: L, depth: D, foundation, ...lumber, spacing: 16 });
   const z = floor?.top ?? 0;
-  if (floor)
-    sketch.face({
-      id: 'floor',
-      name: 'floor',
-      place: { origin: [0, 0, z], u: [1, 0, 0], v: [0, 1, 0] },
-      region: rectangle(0, 0, L, D),
-      within: [-0.8, 0.1],
-    });
-  else sketch.hardware('anchor-bolt', Math.ceil((2 * (L + D)) / 48), 'sole plates to the slab');
+  if (!floor) sketch.hardware('anchor-bolt', Math.ceil((2 * (L + D)) / 48), 'sole plates to the slab');
   const lean = p.roofKind === 'lean';
   const rafterItem = rafterFor(lean ? D - 2 * WALL : D / 2 - WALL);
   const roof = lean
