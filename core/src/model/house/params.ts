@@ -88,8 +88,10 @@ export const houseParams = (table: HouseTable): readonly ParamDef[] => {
         label: s === 'none' ? none : SIDES[s],
       })),
     );
-  const standing = (key: 'doorWall' | 'windowWall' | 'popWall' | 'nestWall' | 'cleanOutWall') =>
-    ({ key, is: ['front', 'back', 'left', 'right'] }) as const;
+  const standing = (key: 'doorWall' | 'windowWall' | 'popWall' | 'nestWall' | 'cleanOutWall') => ({
+    key,
+    is: (table.walls?.[key] ?? (['front', 'back', 'left', 'right'] as const)).filter((side) => side !== 'none'),
+  });
 
   const all: readonly ParamDef[] = [
     choice('studSpacing', 'Studs on centre', 'Walls', onCentre),

@@ -85,7 +85,7 @@ export const aFramePenParams: readonly ParamDef[] = [
     step: 0.5,
     default: 14,
   },
-  { key: 'roost', label: 'Roost in the sleeping end', group: 'Ends', kind: 'flag', default: true },
+  { key: 'roost', label: 'Roost, sleeping end', group: 'Ends', kind: 'flag', default: true },
   meshParam('mesh', 'Mesh', 'Skin', 'welded-wire'),
   ...wheelParams('wheel-8', 'slip-on'),
   { key: 'ropes', label: 'Pull ropes', group: 'Moving', kind: 'flag', default: true },
