@@ -35,6 +35,8 @@ export const fitRoosts = (
     readonly joins: string;
     readonly kind?: RoostKind;
     readonly droppingsBoard?: boolean;
+    /** How much lower each bar in front of another lies. */
+    readonly step?: number;
     /** Nearest to the front that anything may come. */
     readonly least?: number;
   },
@@ -60,7 +62,23 @@ export const fitRoosts = (
         ),
       );
   };
-  cleats('cleat', height - thick);
+  const step = kind === 'shelf' ? 0 : (plan.step ?? 0);
+  /** Top of a bar: the one at the back is the highest. */
+  const topOf = (i: number): number => height - (bars - 1 - i) * step;
+  if (step === 0) cleats('cleat', height - thick);
+  else
+    for (let i = 0; i < bars; i++)
+      for (const [k, a] of [from, to - 1.5].entries())
+        sketch.add(
+          boxPart(
+            axes,
+            'roosts',
+            { id: `roosts/cleat-${i + 1}-${k + 1}`, name: 'roost cleat', role: 'cleat', item: '2x2' },
+            [a, firstT + i * plan.spacing - 1, topOf(i) - thick - 1.5],
+            [1.5, BAR + 2, 1.5],
+            't',
+          ),
+        );
   // Joined in equal lengths over a post where the house is longer than one.
   const pieces = Math.ceil((to - from) / LONGEST[kind] - 1e-6);
   const each = (to - from) / pieces;
@@ -80,7 +98,7 @@ export const fitRoosts = (
             tolerance: 0.25,
           },
           [from + k * each - 0.75, t, 0],
-          [1.5, 3.5, height - thick],
+          [1.5, 3.5, topOf(kind === 'shelf' ? bars - 1 : i) - thick],
           'z',
         ),
       );
@@ -117,14 +135,14 @@ export const fitRoosts = (
         const a = from + k * each;
         sketch.add(
           kind === 'pole'
-            ? polyPart(axes, 'roosts', text, 'tz', circle(t + BAR / 2, height - thick / 2, thick / 2), a, each, {
+            ? polyPart(axes, 'roosts', text, 'tz', circle(t + BAR / 2, topOf(i) - thick / 2, thick / 2), a, each, {
                 form: 'section',
               })
-            : boxPart(axes, 'roosts', text, [a, t, height - thick], [each, BAR, thick], 'a'),
+            : boxPart(axes, 'roosts', text, [a, t, topOf(i) - thick], [each, BAR, thick], 'a'),
         );
       }
   if (plan.droppingsBoard) {
-    const z = height - thick - BOARD_UNDER;
+    const z = topOf(0) - thick - BOARD_UNDER;
     cleats('board-cleat', z);
     // Laid between the posts, in strips of a sheet's width.
     const spans = pieces * Math.ceil(each / 96 - 1e-6);

@@ -9,6 +9,7 @@ export * from './cladWall.ts';
 export * from './frameFeet.ts';
 export * from './frameFloor.ts';
 export * from './wrapLegs.ts';
+export * from './frameSill.ts';
 export * from './frameLeanRoof.ts';
 export * from './frameGableRoof.ts';
 export * from './fitDoor.ts';

@@ -172,6 +172,7 @@ export const frameHouse = (sketch: Sketch, p: HouseParams, s: HouseSetting): Fra
         height: p.roostHeight,
         joins: 'right-wall',
         kind: p.roostKind,
+        step: p.roostStep,
         droppingsBoard: p.droppingsBoard,
         least: wall + lining,
       },

@@ -176,6 +176,7 @@ export const houseParams = (table: HouseTable): readonly ParamDef[] => {
     }),
     count('roostBars', 'Roost bars', 'Nests', [0, 5]),
     length('roostHeight', 'Roost height', 'Nests', [12, 48], { help: 'Above the house floor.' }),
+    length('roostStep', 'Each bar lower by', 'Nests', [0, 10], { help: '0 sets all bars at one height.' }),
     choice('roostKind', 'Roosts are', 'Nests', [
       { value: 'flat', label: '2×4 flat' },
       { value: 'pole', label: 'Round poles' },

@@ -71,5 +71,19 @@ export const resolveRoosts = <P extends HouseParams>(sketch: Sketch, p: P, lowes
       fix: { label: `Set them at ${highest}″`, patch: { roostHeight: highest } },
     });
   }
-  return { ...p, roostBars, roostHeight };
+  // Stepped down, the lowest bar still stands clear of the floor and of a droppings board under it.
+  let { roostStep } = p;
+  const least = p.droppingsBoard ? 18 : 10;
+  if (roostStep > 0 && roostBars > 1 && roostHeight - (roostBars - 1) * roostStep < least) {
+    roostStep = Math.max(0, half((roostHeight - least) / (roostBars - 1)));
+    sketch.note({
+      code: 'roosts-step-too-low',
+      where: ['roosts/bar-1'],
+      severity: 'warn',
+      what: `Bars that step down by ${p.roostStep}″ bring the lowest one under ${least}″.`,
+      why: 'Birds sleep on the highest bar and leave the low ones empty; they were drawn flatter.',
+      fix: { label: `Make the step ${roostStep}″`, patch: { roostStep } },
+    });
+  }
+  return { ...p, roostBars, roostHeight, roostStep };
 };

@@ -32,6 +32,8 @@ export interface HouseParams {
   readonly cleanOutWidth: number;
   readonly roostBars: number;
   readonly roostHeight: number;
+  /** How much lower each bar in front of another lies. */
+  readonly roostStep: number;
   readonly roostKind: 'flat' | 'pole' | 'shelf';
   readonly droppingsBoard: boolean;
   readonly roofCover: 'metal' | 'shingle';
@@ -77,6 +79,7 @@ export const USUAL_HOUSE: Omit<HouseParams, 'length' | 'depth'> = {
   cleanOutWidth: 30,
   roostBars: 2,
   roostHeight: 28,
+  roostStep: 0,
   roostKind: 'flat',
   droppingsBoard: false,
   roofCover: 'metal',

@@ -1,5 +1,5 @@
 import type { Build, Fitting } from '../../../build/index.ts';
-import { cladding, floorLumber, frameRaisedFloor, Sketch } from '../../../frame/index.ts';
+import { cladding, floorLumber, frameRaisedFloor, frameSill, Sketch } from '../../../frame/index.ts';
 import { frameHouse, gableRoof, resolveRoosts, USUAL_HOUSE } from '../../house/index.ts';
 import { baySlope, frameBay } from './bay.ts';
 import type { HouseWithRunParams } from './params.ts';
@@ -14,7 +14,9 @@ export const frameHouseWithRun = (given: HouseWithRunParams, fittings: readonly 
   const p: HouseWithRunParams = resolveRoosts(sketch, { ...USUAL_HOUSE, ...given }, given.wallHeight);
   const { length: L, depth: D } = p;
   const lumber = floorLumber(D);
-  const slab = p.foundation === 'slab';
+  const sill = p.foundation === 'perimeter';
+  // Neither has a floor framed under it.
+  const slab = p.foundation === 'slab' || sill;
   const floor = slab
     ? undefined
     : frameRaisedFloor(sketch, {
@@ -24,8 +26,8 @@ export const frameHouseWithRun = (given: HouseWithRunParams, fittings: readonly 
         ...lumber,
         spacing: 16,
       });
-  const z = floor?.top ?? 0;
-  if (!floor) sketch.hardware('anchor-bolt', Math.ceil((2 * (L + D)) / 48), 'sole plates to the slab');
+  const z = floor?.top ?? (sill ? frameSill(sketch, L, D) : 0);
+  if (p.foundation === 'slab') sketch.hardware('anchor-bolt', Math.ceil((2 * (L + D)) / 48), 'sole plates to the slab');
   const roof = gableRoof(D, p.wallHeight, p.pitch);
 
   // The run's roof must pass under the house's rafters where they stand out over it.
@@ -57,10 +59,10 @@ export const frameHouseWithRun = (given: HouseWithRunParams, fittings: readonly 
   const house = frameHouse(sketch, p, {
     roof,
     floor: z,
-    skirt: floor?.rim ?? 0,
+    skirt: floor?.rim ?? z,
     fittings,
-    ...(slab ? { sole: '2x4-pt' } : {}),
-    joins: slab ? 'front-wall' : 'base',
+    ...(slab ? { sole: sill ? '2x4' : '2x4-pt' } : {}),
+    joins: slab && !sill ? 'front-wall' : 'base',
     doublePlate: true,
     popUnder: (side, a) => (side === 'left' ? runUnder(D, runEave, p.runPitch, a) - z : Infinity),
     rampRoom: (side) => (side === 'left' ? bay - 12 : 120),

@@ -7,7 +7,7 @@ import { meshParam } from '../../penParams.ts';
 export interface HouseWithRunParams extends HouseParams {
   readonly wallHeight: number;
   readonly pitch: number;
-  readonly foundation: 'skids' | 'blocks' | 'slab';
+  readonly foundation: 'skids' | 'blocks' | 'slab' | 'perimeter';
   readonly runLength: number;
   readonly runBays: number;
   readonly runEave: number;
@@ -36,6 +36,7 @@ export const houseWithRunParams: readonly ParamDef[] = [
     'Size',
     [
       ['slab', 'A slab'],
+      ['perimeter', 'A perimeter with sill'],
       ['blocks', 'Blocks'],
       ['skids', 'Skids'],
     ],

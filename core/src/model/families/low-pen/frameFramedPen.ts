@@ -1,6 +1,6 @@
 import { rectangle } from '../../../geometry/index.ts';
 import type { Build } from '../../../build/index.ts';
-import { boxPart, fitWheels, framePenLid, framePenSides, Sketch, UNIT_AXES } from '../../../frame/index.ts';
+import { boxPart, fitWheels, framePenLid, framePenSides, Sketch, UNIT_AXES, wallAxes } from '../../../frame/index.ts';
 import { findMesh } from '../../../stock/index.ts';
 import type { LowPenParams } from './params.ts';
 
@@ -18,7 +18,7 @@ export const frameFramedPen = (p: LowPenParams): Build => {
   const { length: L, width: W, height: H } = p;
   const mesh = findMesh(p.mesh);
   const m = mesh.thickness;
-  framePenSides(sketch, { length: L, width: W, height: H, spacing: p.uprightSpacing, mesh: p.mesh });
+  framePenSides(sketch, { length: L, width: W, height: H, spacing: p.uprightSpacing, mesh: p.mesh, joint: p.joint });
 
   let roof = p.roofLength;
   if (roof > L - LEAST_LID) {
@@ -132,6 +132,32 @@ export const frameFramedPen = (p: LowPenParams): Build => {
   });
 
   if (p.wheels !== 'none') fitWheels(sketch, { wheel: p.wheels, at: WHEEL_AT, width: W, out: m, joins: 'front' });
+  if (p.grips) {
+    const end = wallAxes('right', [L, 0, 0]);
+    for (const [k, y] of [W * 0.25 - 6, W * 0.75 - 6].entries())
+      sketch.add(
+        boxPart(
+          end,
+          'grips',
+          { id: `grips/block-${k + 1}`, name: 'grip block', role: 'handle', item: '2x4-pt' },
+          [Math.max(0, y), -m - T, H - RAIL - 3.5],
+          [12, T, 3.5],
+          'a',
+        ),
+      );
+    sketch.assembly({
+      id: 'grips',
+      name: 'grip blocks',
+      kind: 'fittings',
+      face: { origin: [L, 0, H], u: [0, 1, 0], v: [0, 0, 1] },
+      flat: false,
+      tapes: [],
+      joins: {
+        to: 'right',
+        how: 'screwed through the mesh into the top rail and uprights, edges rounded for the hand',
+      },
+    });
+  }
   if (p.cornerPlates) sketch.hardware('angle-tie', 8, 'corners of the frames');
   if (p.ropes) {
     sketch.hardware('rope', 2, 'front end');

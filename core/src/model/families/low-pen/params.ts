@@ -11,6 +11,8 @@ export interface LowPenParams {
   readonly lidLength: number;
   readonly mesh: 'hardware-cloth' | 'welded-wire' | 'poultry-netting';
   readonly wheels: 'none' | 'wheel-6' | 'wheel-8' | 'wheel-10';
+  readonly joint: 'pocket screws' | 'half-lap';
+  readonly grips: boolean;
   readonly cornerPlates: boolean;
   readonly ropes: boolean;
   readonly birds: 'meat' | 'layers';
@@ -134,6 +136,28 @@ export const lowPenParams: readonly ParamDef[] = [
       { value: 'wheel-8', label: '8″' },
       { value: 'wheel-10', label: '10″' },
     ],
+  },
+  {
+    key: 'joint',
+    label: 'Frame joints',
+    group: 'Frame',
+    kind: 'choice',
+    default: 'pocket screws',
+    choices: [
+      { value: 'pocket screws', label: 'Pocket screws' },
+      { value: 'half-lap', label: 'Half-laps' },
+    ],
+    help: 'Either way nothing stands proud of the mesh.',
+    showWhen: framed,
+  },
+  {
+    key: 'grips',
+    label: 'Grip blocks',
+    group: 'Moving',
+    kind: 'flag',
+    default: false,
+    help: 'To lift the end opposite the wheels by.',
+    showWhen: framed,
   },
   {
     key: 'cornerPlates',

@@ -1,5 +1,5 @@
 import type { Build, BuildFacts, Fitting } from '../../../build/index.ts';
-import { cladding, floorLumber, frameRaisedFloor, Sketch, WALL } from '../../../frame/index.ts';
+import { cladding, floorLumber, frameRaisedFloor, frameSill, Sketch, WALL } from '../../../frame/index.ts';
 import type { Foundation } from '../../../frame/index.ts';
 import {
   frameHouse,
@@ -61,14 +61,16 @@ export const frameWalkIn = (given: WalkInParams, fittings: readonly Fitting[]): 
     }
   }
   const lumber = floorLumber(D);
-  const slab = p.foundation === 'slab';
+  const sill = p.foundation === 'perimeter';
+  // Neither has a floor framed under it.
+  const slab = p.foundation === 'slab' || sill;
   const foundation: Foundation =
     p.foundation === 'blocks' ? { kind: 'blocks', courses: p.blockCourses } : { kind: 'skids' };
   const floor = slab
     ? undefined
     : frameRaisedFloor(sketch, { length: L, depth: D, foundation, ...lumber, spacing: 16 });
-  const z = floor?.top ?? 0;
-  if (!floor) sketch.hardware('anchor-bolt', Math.ceil((2 * (L + D)) / 48), 'sole plates to the slab');
+  const z = floor?.top ?? (sill ? frameSill(sketch, L, D) : 0);
+  if (p.foundation === 'slab') sketch.hardware('anchor-bolt', Math.ceil((2 * (L + D)) / 48), 'sole plates to the slab');
   const lean = p.roofKind === 'lean';
   const rafterItem = rafterFor(lean ? D - 2 * WALL : D / 2 - WALL);
   const roof = lean
@@ -81,12 +83,12 @@ export const frameWalkIn = (given: WalkInParams, fittings: readonly Fitting[]): 
   const house = frameHouse(sketch, p, {
     roof,
     floor: z,
-    skirt: floor?.rim ?? 0,
+    skirt: floor?.rim ?? z,
     fittings,
     rafterItem,
-    ...(slab ? { sole: '2x4-pt' } : {}),
+    ...(slab ? { sole: sill ? '2x4' : '2x4-pt' } : {}),
     doublePlate,
-    joins: slab ? 'front-wall' : 'base',
+    joins: slab && !sill ? 'front-wall' : 'base',
     ...(p.liner ? { lining: LINER } : {}),
     ...(inner ? { inner } : {}),
   });
@@ -102,7 +104,7 @@ export const frameWalkIn = (given: WalkInParams, fittings: readonly Fitting[]): 
         nestDepth: p.nestDepth,
         nestBottom: Math.max(8, p.nestBottom),
         doublePlate,
-        sole: slab ? '2x4-pt' : '2x4',
+        sole: slab && !sill ? '2x4-pt' : '2x4',
       })
     : undefined;
   if (p.liner)

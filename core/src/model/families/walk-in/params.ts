@@ -7,7 +7,7 @@ export interface WalkInParams extends HouseParams {
   readonly wallHeight: number;
   readonly roofKind: 'lean' | 'gable';
   readonly pitch: number;
-  readonly foundation: 'skids' | 'blocks' | 'slab';
+  readonly foundation: 'skids' | 'blocks' | 'slab' | 'perimeter';
   readonly blockCourses: number;
   readonly innerWall: boolean;
   readonly storeLength: number;
@@ -49,6 +49,7 @@ export const walkInParams: readonly ParamDef[] = [
       ['skids', 'Skids'],
       ['blocks', 'Blocks'],
       ['slab', 'A slab'],
+      ['perimeter', 'A perimeter with sill'],
     ],
     'skids',
   ),
