@@ -50,6 +50,7 @@ const LETTER: Record<Role, string> = {
   cover: 'CV',
   liner: 'LN',
   glazing: 'GZ',
+  pipe: 'PI',
 };
 
 const round = (n: number): number => Math.round(n * 64) / 64 + 0;

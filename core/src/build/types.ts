@@ -50,7 +50,8 @@ export type Role =
   | 'block'
   | 'cover'
   | 'liner'
-  | 'glazing';
+  | 'glazing'
+  | 'pipe';
 
 /** How a part comes to its length. */
 export type Fit = 'cut to length' | 'measure in place' | 'cut on site';

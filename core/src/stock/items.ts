@@ -86,6 +86,7 @@ export interface Piece extends ItemBase {
 /** What a piece is weighed and bought by. */
 export const PIECE_UNIT: Readonly<Record<string, 'foot' | 'each' | 'area'>> = {
   'pvc-3/4': 'foot',
+  'pvc-4': 'foot',
   'stock-panel': 'each',
   tarp: 'area',
   'clear-1/8': 'area',
@@ -224,6 +225,7 @@ const piece = (
 export const PIECES: readonly Piece[] = [
   // Pounds a foot of length for pipe; by the piece for block and panel; by the square foot for tarp and clear sheet.
   piece('pvc-3/4', '¾ in PVC pipe, 10 ft', 1.05, 1.05, 120, 0.21, 490),
+  piece('pvc-4', '4 in PVC pipe, 10 ft', 4.5, 4.5, 120, 2, 2400),
   piece('stock-panel', 'livestock panel 50 in × 16 ft', 0.25, 50, 192, 35, 3400),
   piece('tarp', 'heavy tarp', 1 / 32, 120, 144, 0.12, 3900),
   piece('clear-1/8', 'clear polycarbonate, 2 × 4 ft', 0.125, 24, 48, 0.78, 2900),
@@ -341,7 +343,9 @@ export const HARDWARE: readonly Hardware[] = [
   hardware('chain', 'hanging chain with hook', 0.8, 490),
   hardware('nipple', 'drinking nipple', 0.05, 160),
   hardware('regulator', 'filter and pressure regulator', 1.4, 3900),
-  hardware('feed-tube', '4 in feed tube with port, 6 ft', 6, 4800),
+  hardware('feed-port', 'elbow and port of a feed tube', 1.6, 1400),
+  // Brought by the quarry, not on our trailer: it weighs nothing here.
+  hardware('stone', '¾ in stone, cubic yard', 0, 5200),
   hardware('stake', 'ground stake with strap', 2.4, 890),
   hardware('wheel-lever', 'drop-down wheel lever', 4, 3400),
   hardware('slip-pin', 'wheel pin with socket', 1.1, 1400),

@@ -62,6 +62,7 @@ const FASTENING: Readonly<Record<Role, readonly Fastening[]>> = {
     { item: 'pipe-strap', each: 4 },
     { item: 'screw-1-1/4', each: 8 },
   ],
+  pipe: [{ item: 'pipe-strap', everyInches: 30, along: 'length' }],
   handle: [{ item: 'pipe-strap', each: 2 }],
   block: [],
   cover: [{ item: 'bungee', everyInches: 48, along: 'edge' }],

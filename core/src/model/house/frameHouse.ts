@@ -2,6 +2,7 @@ import type { BuildFacts, Fitting, Side } from '../../build/index.ts';
 import type { Capacity } from '../../flock/index.ts';
 import {
   cladding,
+  fitLadder,
   fitRamp,
   fitRoosts,
   headerHeight,
@@ -159,25 +160,36 @@ export const frameHouse = (sketch: Sketch, p: HouseParams, s: HouseSetting): Fra
   const lining = s.lining ?? 0;
   const [room0, room1] = [wall, s.inner?.birdEnd ?? L - wall];
   const inside = room1 - room0 - 2 * lining;
+  const firstT = D - wall - ROOST_CLEAR - BAR - (p.roostBars - 1) * (ROOST_CLEAR + BAR);
+  const floorAxes: Axes = { ...UNIT_AXES, origin: [0, 0, z] };
   if (p.roostBars > 0)
-    fitRoosts(
-      sketch,
-      { ...UNIT_AXES, origin: [0, 0, z] },
-      {
-        from: room0 + lining,
-        to: room1 - lining,
-        firstT: D - wall - ROOST_CLEAR - BAR - (p.roostBars - 1) * (ROOST_CLEAR + BAR),
-        spacing: ROOST_CLEAR + BAR,
-        bars: p.roostBars,
-        height: p.roostHeight,
-        joins: 'right-wall',
-        kind: p.roostKind,
-        step: p.roostStep,
-        droppingsBoard: p.droppingsBoard,
-        least: wall + lining,
-      },
-    );
+    fitRoosts(sketch, floorAxes, {
+      from: room0 + lining,
+      to: room1 - lining,
+      firstT,
+      spacing: ROOST_CLEAR + BAR,
+      bars: p.roostBars,
+      height: p.roostHeight,
+      joins: 'right-wall',
+      kind: p.roostKind,
+      step: p.roostStep,
+      droppingsBoard: p.droppingsBoard,
+      least: wall + lining,
+    });
 
+  if (p.ladder && p.roostBars > 0 && p.roostKind !== 'shelf') {
+    const lowest = p.roostHeight - (p.roostBars - 1) * p.roostStep;
+    const at = (room0 + room1) / 2;
+    if (!fitLadder(sketch, floorAxes, { at, to: firstT, top: lowest, least: wall + lining + 8 }))
+      sketch.note({
+        code: 'ladder-has-no-room',
+        where: ['roosts/bar-1'],
+        severity: 'warn',
+        what: 'A ladder to the roost finds no room in front of it.',
+        why: 'It stands at 60° and wants room for its foot, or the bar is low enough to jump to; it was left out.',
+        fix: { label: 'No ladder', patch: { ladder: false } },
+      });
+  }
   sketch.hardware('chain', p.hangers, 'hung from the rafters');
   sketch.hardware('nipple', p.nipples, 'water bar');
   // Mains of 60 to 70 psi is brought down to about 10 behind a filter.

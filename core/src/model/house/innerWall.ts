@@ -3,6 +3,7 @@ import { clipBelow } from '../../geometry/index.ts';
 import {
   faceOf,
   fitDoor,
+  fitFeedTubes,
   fitNestRow,
   frameWall,
   layoutOpenings,
@@ -33,6 +34,7 @@ export interface InnerWallPlan {
   readonly nestWidth: number;
   readonly nestDepth: number;
   readonly nestBottom: number;
+  readonly feedTubes: number;
   readonly doublePlate: boolean;
   readonly sole: string;
 }
@@ -188,6 +190,33 @@ export const frameInnerWall = (
         joins: id,
       });
   }
+  // Feed tubes stand where neither the door nor the nests are.
+  const places: number[] = [];
+  const half = 2.25;
+  let a = D - WALL - half - 1;
+  while (a > WALL + half + 1 && places.length < plan.feedTubes) {
+    const at = a;
+    // A nest row's lid stands out beyond its hole.
+    const clear = openings.every((o) => {
+      const off = half + (o.kind === 'nest' ? 3 : 1.5);
+      return at + off <= o.left || at - off >= o.left + o.width;
+    });
+    if (clear) places.push(a);
+    a -= clear ? 7 : 0.5;
+  }
+  const high = Math.min(ceiling(WALL), ceiling(D - WALL));
+  const drawn = high > 76 ? places.length : 0;
+  if (drawn > 0) fitFeedTubes(sketch, axes, { places, out: skin.thickness, from: 12, joins: id });
+  sketch.hardware('feed-port', drawn, 'feed tubes');
+  if (drawn < plan.feedTubes)
+    sketch.note({
+      code: 'feed-tubes-fewer',
+      where: ['inner-wall/top-plate'],
+      severity: 'warn',
+      what: `Only ${drawn} of ${plan.feedTubes} feed tubes find room on the inner wall.`,
+      why: 'They are 60 in long; door, nests and roof take the rest of the wall.',
+      fix: { label: `Make it ${drawn}`, patch: { feedTubes: drawn } },
+    });
   return {
     nests: openings.some((o) => o.kind === 'nest') ? count : 0,
     nestBottom: plan.nestBottom,

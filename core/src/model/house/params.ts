@@ -103,6 +103,10 @@ export const houseParams = (table: HouseTable): readonly ParamDef[] => {
       { value: 'rough-boards', label: 'Rough-sawn boards' },
       { value: 'lap', label: 'Lap boards' },
     ]),
+    choice('trim', 'Corner trim', 'Walls', [
+      { value: 'boards', label: '1×4 boards' },
+      { value: 'ply rips', label: 'Rips from offcuts' },
+    ]),
     wall('doorWall', 'People door in', 'Openings', 'No door'),
     choice(
       'doorStyle',
@@ -185,6 +189,7 @@ export const houseParams = (table: HouseTable): readonly ParamDef[] => {
     flag('droppingsBoard', 'Droppings board', 'Nests', 'Under the bars, scraped every morning.'),
     count('hangers', 'Hanging chains', 'Nests', [0, 4]),
     count('nipples', 'Nipples on a water bar', 'Nests', [0, 12]),
+    flag('ladder', 'Ladder to the roost', 'Nests', 'Lifted off for cleaning.'),
     choice('roofCover', 'Roof', 'Roof', [
       { value: 'metal', label: 'Ribbed metal' },
       { value: 'shingle', label: 'Shingles' },

@@ -36,6 +36,8 @@ export interface HouseParams {
   readonly roostStep: number;
   readonly roostKind: 'flat' | 'pole' | 'shelf';
   readonly droppingsBoard: boolean;
+  readonly ladder: boolean;
+  readonly trim: 'boards' | 'ply rips';
   readonly roofCover: 'metal' | 'shingle';
   readonly rafterSpacing: 16 | 24;
   readonly overhangFront: number;
@@ -82,6 +84,8 @@ export const USUAL_HOUSE: Omit<HouseParams, 'length' | 'depth'> = {
   roostStep: 0,
   roostKind: 'flat',
   droppingsBoard: false,
+  ladder: false,
+  trim: 'boards',
   roofCover: 'metal',
   rafterSpacing: 16,
   overhangFront: 10,

@@ -16,7 +16,6 @@ import { endTop, faceTop, sidingTop } from './roof.ts';
 import type { HouseRoof } from './roof.ts';
 import type { HouseParams } from './types.ts';
 
-const TRIM = 0.75;
 /** Longest sheet, upright. */
 const SHEET = 96;
 
@@ -70,12 +69,15 @@ export const meetingLine = (openings: readonly PlacedOpening[], from: number, to
 /** Frames and skins the four walls of a house and covers their corners. Gives the centres of each wall's full-height studs. */
 export const frameHouseWalls = (
   sketch: Sketch,
-  p: Pick<HouseParams, 'length' | 'depth' | 'studSpacing' | 'siding' | 'nestDepth'>,
+  p: Pick<HouseParams, 'length' | 'depth' | 'studSpacing' | 'siding' | 'nestDepth' | 'trim'>,
   s: WallSetting,
 ): Record<Side, readonly number[]> => {
   const clad = cladding(p.siding);
   const out = clad.thickness;
   const { roof } = s;
+  // Rips of ½ in ply come out of the sheets' offcuts, and so are no longer than a sheet.
+  const rips = p.trim === 'ply rips' && Math.max(roof.under(0), roof.under(p.depth)) + s.skirt <= SHEET;
+  const trim = rips ? 0.5 : 0.75;
   const wall = s.stud?.depth ?? WALL;
   const studCentres: Record<Side, readonly number[]> = { front: [], back: [], left: [], right: [] };
   for (const side of SIDES) {
@@ -218,18 +220,23 @@ export const frameHouseWalls = (
         s.bare?.some((b) => b.side === at && (b.end === which || b.end === 'both')) ?? false;
       if (bare(side, end) && !level) continue;
       const board = level ? 3.5 : 2.5;
-      const beyond = level && !bare(side, end) ? out + TRIM : out;
+      const beyond = level && !bare(side, end) ? out + trim : out;
       const a = end === 'start' ? -beyond : wide + beyond - board;
       const high = isLevel(side)
-        ? sidingTop(roof, side, out + TRIM)
+        ? sidingTop(roof, side, out + trim)
         : Math.min(roof.under(depthAt(p.depth, side, a)), roof.under(depthAt(p.depth, side, a + board)));
       sketch.add(
         boxPart(
           axes,
           'corners',
-          { id: `corners/${side}-${end}`, name: 'corner board', role: 'trim', item: level ? '1x4' : '1x3' },
-          [a, -out - TRIM, -s.skirt],
-          [board, TRIM, high + s.skirt],
+          {
+            id: `corners/${side}-${end}`,
+            name: 'corner board',
+            role: 'trim',
+            item: rips ? 'ply-1/2' : level ? '1x4' : '1x3',
+          },
+          [a, -out - trim, -s.skirt],
+          [board, trim, high + s.skirt],
           'z',
         ),
       );

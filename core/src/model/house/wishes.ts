@@ -115,8 +115,8 @@ const pinned = (f: Fitting): Wish => ({
     style: f.kind === 'people door' ? doorStyle(f.style, f.width) : f.style,
     width: f.width,
     height: f.height,
-    // An opening stands on the plate or clear of it by a sill.
-    bottom: f.bottom < 2.25 ? T : Math.max(2 * T, f.bottom),
+    // An opening stands on the plate or clear of it by a sill; a nest row's ledger always wants the sill.
+    bottom: f.bottom < 2.25 && f.kind !== 'nest' ? T : Math.max(2 * T, f.bottom),
     leastHeight: Math.min(f.height, LEAST[f.kind]),
     at: f.left,
     ...(f.kind === 'pop door' ? { margin: CHANNELS } : {}),

@@ -17,6 +17,9 @@ import type { WalkInParams } from './params.ts';
 const LINER = 0.25;
 /** Highest front wall of a lean-to. */
 const HIGHEST_FRONT = 124;
+/** Cubic yards of a gravel pad: a foot beyond the unit on each side, 5 in deep. Common practice, no source. */
+const gravelYards = (length: number, depth: number): number => Math.ceil(((length + 24) * (depth + 24) * 5) / 36 ** 3);
+
 /** Least length that is left for the birds. */
 const LEAST_BIRDS = 40;
 
@@ -66,6 +69,7 @@ export const frameWalkIn = (given: WalkInParams, fittings: readonly Fitting[]): 
   const slab = p.foundation === 'slab' || sill;
   const foundation: Foundation =
     p.foundation === 'blocks' ? { kind: 'blocks', courses: p.blockCourses } : { kind: 'skids' };
+  if (p.foundation === 'gravel') sketch.hardware('stone', gravelYards(L, D), 'pad under the skids');
   const floor = slab
     ? undefined
     : frameRaisedFloor(sketch, { length: L, depth: D, foundation, ...lumber, spacing: 16 });
@@ -103,6 +107,7 @@ export const frameWalkIn = (given: WalkInParams, fittings: readonly Fitting[]): 
         nestWidth: p.nestWidth,
         nestDepth: p.nestDepth,
         nestBottom: Math.max(8, p.nestBottom),
+        feedTubes: p.feedTubes,
         doublePlate,
         sole: slab && !sill ? '2x4-pt' : '2x4',
       })
@@ -118,7 +123,6 @@ export const frameWalkIn = (given: WalkInParams, fittings: readonly Fitting[]): 
       centres: house.centres,
       ...(room ? { inner: { openings: room.openings, centres: room.centres } } : {}),
     });
-  sketch.hardware('feed-tube', inner ? p.feedTubes : 0, 'through the inner wall');
   const nests = room && room.nests > 0 ? room.nests : 0;
   const facts: BuildFacts = {
     ...house.facts,

@@ -7,7 +7,7 @@ export interface WalkInParams extends HouseParams {
   readonly wallHeight: number;
   readonly roofKind: 'lean' | 'gable';
   readonly pitch: number;
-  readonly foundation: 'skids' | 'blocks' | 'slab' | 'perimeter';
+  readonly foundation: 'skids' | 'gravel' | 'blocks' | 'slab' | 'perimeter';
   readonly blockCourses: number;
   readonly innerWall: boolean;
   readonly storeLength: number;
@@ -47,6 +47,7 @@ export const walkInParams: readonly ParamDef[] = [
     'Size',
     [
       ['skids', 'Skids'],
+      ['gravel', 'Skids on gravel'],
       ['blocks', 'Blocks'],
       ['slab', 'A slab'],
       ['perimeter', 'A perimeter with sill'],

@@ -1,0 +1,42 @@
+import type { Pt } from '../geometry/index.ts';
+import { findPiece } from '../stock/index.ts';
+import { faceOf } from './axes.ts';
+import type { Axes } from './axes.ts';
+import { polyPart } from './makePart.ts';
+import type { Sketch } from './sketch.ts';
+
+const ring = (x: number, y: number, r: number): Pt[] =>
+  Array.from({ length: 12 }, (_, i) => [x + r * Math.cos((i * Math.PI) / 6), y + r * Math.sin((i * Math.PI) / 6)]);
+
+/** Upright feed tubes against a wall's face, their ports through it; `out` is the face, places along the wall. */
+export const fitFeedTubes = (
+  sketch: Sketch,
+  axes: Axes,
+  plan: { readonly places: readonly number[]; readonly out: number; readonly from: number; readonly joins: string },
+): void => {
+  const tube = findPiece('pvc-4');
+  plan.places.forEach((a, i) =>
+    sketch.add(
+      polyPart(
+        axes,
+        'feed',
+        { id: `feed/tube-${i + 1}`, name: 'feed tube', role: 'pipe', item: tube.key },
+        'at',
+        ring(a, -plan.out - tube.thickness / 2, tube.thickness / 2),
+        plan.from,
+        60,
+        { form: 'section' },
+      ),
+    ),
+  );
+  if (plan.places.length > 0)
+    sketch.assembly({
+      id: 'feed',
+      name: 'feed tubes',
+      kind: 'fittings',
+      face: faceOf(axes, 0, -plan.out, plan.from),
+      flat: false,
+      tapes: [],
+      joins: { to: plan.joins, how: 'strapped to the inner wall, elbow and port through it into the bird room' },
+    });
+};
