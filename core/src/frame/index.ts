@@ -17,6 +17,7 @@ export * from './fitPopDoor.ts';
 export * from './fitNestRow.ts';
 export * from './fitRamp.ts';
 export * from './fitRoosts.ts';
+export * from './fitCupola.ts';
 export * from './fitLadder.ts';
 export * from './fitPipes.ts';
 export * from './fitWindow.ts';

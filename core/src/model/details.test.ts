@@ -123,3 +123,27 @@ describe('foundations of a walk-in', () => {
     expect(crowded.notes.find((n) => n.code === 'feed-tubes-fewer')?.fix?.patch).toEqual({ feedTubes: drawn });
   });
 });
+
+describe('a cupola', () => {
+  it.each([3, 6, 12])('stands astride a ridge of %i in 12 and lets air out', (pitch) => {
+    const bare = build('raised-gable', { pitch });
+    const made = build('raised-gable', { pitch, cupola: true });
+    const parts = having(made, /^cupola\//);
+    expect(parts).toHaveLength(12);
+    const all = measureBounds(parts);
+    const ends = measureBounds(having(made, /^cupola\/end-/));
+    const mid = (b: { low: readonly number[]; high: readonly number[] }, k: 0 | 1) =>
+      ((b.low[k] ?? 0) + (b.high[k] ?? 0)) / 2;
+    const house = measureBounds(made.parts.filter((p) => p.role === 'ridge'));
+    expect(mid(all, 0)).toBeCloseTo(mid(house, 0), 6);
+    expect(mid(all, 1)).toBeCloseTo(mid(house, 1), 6);
+    // Its ends reach down the slope by pitch/12 over half their width of 16 in, from 10 in over the ridge to their eave and 4 in more to the peak.
+    expect(ends.high[2] - ends.low[2]).toBeCloseTo((8 * pitch) / 12 + 10 + 4, 6);
+    // Mesh on both sides between 4 in of foot and 2 in of head; no more than passes the hole of 12 by 12 in.
+    const open = Math.min(144, 2 * 15 * (4 + (7.5 * pitch) / 12));
+    expect((made.facts.ventArea - bare.facts.ventArea) * 144).toBeCloseTo(open, 6);
+  });
+  it('is not offered on a lean-to', () => {
+    expect(having(build('walk-in', { roofKind: 'lean', cupola: true }), /^cupola\//)).toEqual([]);
+  });
+});

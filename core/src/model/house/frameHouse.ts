@@ -209,6 +209,7 @@ export const frameHouse = (sketch: Sketch, p: HouseParams, s: HouseSetting): Fra
     deck: s.deck ?? true,
     mesh: mesh.key,
     gutters: p.gutters,
+    cupola: p.cupola,
   });
 
   const way = fitted.ways[0];

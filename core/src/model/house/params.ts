@@ -203,6 +203,7 @@ export const houseParams = (table: HouseTable): readonly ParamDef[] => {
       { value: 'blocked', label: 'Blocked' },
     ]),
     flag('gutters', 'Gutters', 'Roof'),
+    flag('cupola', 'Cupola on the ridge', 'Roof', 'Lets warm, damp air out at the top.'),
   ];
   return all.filter((p) => !table.omit?.includes(p.key as Key));
 };

@@ -4,6 +4,7 @@ import {
   blockRows,
   closeEaves,
   coverSlope,
+  fitCupola,
   frameLeanRafters,
   frameOutriggers,
   frameRidge,
@@ -16,7 +17,7 @@ import {
   WALL,
 } from '../../frame/index.ts';
 import type { Axes, LeanRoofPlan, LeanSlope, Sketch } from '../../frame/index.ts';
-import { findRoofing } from '../../stock/index.ts';
+import { findMesh, findRoofing } from '../../stock/index.ts';
 
 const T = 1.5;
 const DECK = 0.5;
@@ -79,6 +80,8 @@ export interface RoofPlan {
   readonly deck: boolean;
   readonly mesh: string;
   readonly gutters: boolean;
+  /** Drawn on a ridge only. */
+  readonly cupola?: boolean;
   readonly id?: string;
   readonly name?: string;
 }
@@ -250,6 +253,20 @@ export const frameHouseRoof = (
       places.map((a) => a + T / 2),
     );
     sketch.hardware('ridge-cap', Math.ceil((L + 2 * plan.side) / 120), 'ridge');
+    if (plan.cupola === true) {
+      const cover = findRoofing(plan.cover);
+      const layers = (plan.deck ? DECK : 0) + cover.thickness;
+      vent += fitCupola(sketch, frontAxes, {
+        id: 'cupola',
+        at: L / 2,
+        ridge: D / 2,
+        peak: roof.slope.under(D / 2) + roof.slope.plumb + layers * Math.sqrt(1 + roof.slope.fall ** 2),
+        fall: roof.slope.fall,
+        mesh: findMesh(plan.mesh),
+        cover,
+        joins: `${id}-front`,
+      });
+    }
   }
   return { places, vent };
 };

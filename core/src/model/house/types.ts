@@ -45,6 +45,7 @@ export interface HouseParams {
   readonly overhangSide: number;
   readonly eaves: 'mesh' | 'blocked';
   readonly gutters: boolean;
+  readonly cupola: boolean;
   /** Chains with hooks for feeders and drinkers. */
   readonly hangers: number;
   /** Drinking nipples on a bar fed from the mains. */
@@ -93,6 +94,7 @@ export const USUAL_HOUSE: Omit<HouseParams, 'length' | 'depth'> = {
   overhangSide: 4,
   eaves: 'mesh',
   gutters: false,
+  cupola: false,
   hangers: 0,
   nipples: 0,
 };

@@ -73,6 +73,7 @@ export const gardenArkParams: readonly ParamDef[] = [
       'popMotor',
       'droppingsBoard',
       'gutters',
+      'cupola',
     ],
     walls: { nestWall: ['left', 'none'], cleanOutWall: ['back', 'front'] },
   }),

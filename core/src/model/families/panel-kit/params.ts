@@ -31,6 +31,6 @@ export const panelKitParams: readonly ParamDef[] = [
     },
     choices: { siding: ['ply-1/2', 'siding-5/8'] },
     ranges: { nestCount: [1, 3], overhangFront: [3, 12], overhangBack: [3, 8], overhangSide: [2.5, 6] },
-    omit: ['gutters'],
+    omit: ['gutters', 'cupola'],
   }),
 ];

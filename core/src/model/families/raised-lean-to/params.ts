@@ -27,7 +27,7 @@ export const leanToParams: readonly ParamDef[] = [
   sizeParam('legHeight', 'Legs under floor', [12, 48], 24),
   { key: 'legBraces', label: 'Braced legs', group: 'Size', kind: 'flag', default: false },
   ...houseParams({
-    omit: ['gutters'],
+    omit: ['gutters', 'cupola'],
     ranges: { doorWidth: [20, 40], windowWidth: [10, 36], windowHeight: [8, 30] },
     // Battens would stand in the way of a run's end studs.
     choices: { siding: ['siding-5/8', 'ply-1/2'] },

@@ -150,5 +150,5 @@ export const walkInParams: readonly ParamDef[] = [
       nestWall: ['none', 'left', 'back'],
       cleanOutWall: ['none', 'left', 'back', 'front'],
     },
-  }),
+  }).map((p) => (p.key === 'cupola' ? { ...p, showWhen: { key: 'roofKind', is: ['gable'] } } : p)),
 ];
