@@ -47,9 +47,10 @@ const eachNearPair = (bodies: readonly Body[], by: number, visit: (a: Body, b: B
   }
 };
 
-const closest = (a: Body, b: Body): number => {
+/** Least gap between two bodies; one wider than `enough` is not measured to its end. */
+const closest = (a: Body, b: Body, enough: number): number => {
   let least = Infinity;
-  for (const p of a.pieces) for (const q of b.pieces) least = Math.min(least, measureSeparation(p, q));
+  for (const p of a.pieces) for (const q of b.pieces) least = Math.min(least, measureSeparation(p, q, enough));
   return least;
 };
 
@@ -57,7 +58,7 @@ const closest = (a: Body, b: Body): number => {
 export const findClashes = (build: Build): Clash[] => {
   const out: Clash[] = [];
   eachNearPair(build.parts.map(bodyOf), 0, (a, b) => {
-    const gap = closest(a, b);
+    const gap = closest(a, b, -CLASH_TOLERANCE);
     if (gap < -CLASH_TOLERANCE) out.push({ a: a.part.id, b: b.part.id, depth: -gap });
   });
   return out;
@@ -69,7 +70,7 @@ export const findFloating = (build: Build): string[] => {
   const held = new Set<string>();
   eachNearPair(bodies, CLASH_TOLERANCE, (a, b) => {
     if (held.has(a.part.id) && held.has(b.part.id)) return;
-    if (closest(a, b) <= CLASH_TOLERANCE) {
+    if (closest(a, b, CLASH_TOLERANCE) <= CLASH_TOLERANCE) {
       held.add(a.part.id);
       held.add(b.part.id);
     }

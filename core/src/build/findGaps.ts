@@ -1,5 +1,5 @@
-import { cross, dot, findHull, findPieces, measurePtBounds } from '../geometry/index.ts';
-import type { ConvexPiece, Pt } from '../geometry/index.ts';
+import { cross, dot, findHull, findPieces, measurePtBounds, measureReach } from '../geometry/index.ts';
+import type { ConvexPiece, Pt, Vec3 } from '../geometry/index.ts';
 import type { Build, ClosedFace } from './types.ts';
 
 /** A place in a closed face that a ½ in bar would go through, in the face's own coordinates. */
@@ -11,6 +11,10 @@ export interface Gap {
 /** The bar that must not pass: ½ in. Common practice, no source. */
 export const GAP_LIMIT = 0.5;
 const STEP = 0.25;
+// Looked up once: a face has thousands of rows.
+const { ceil, floor, max, min } = Math;
+/** Farther than any face reaches. */
+const FAR = 1e6;
 
 /** Marks the raster points inside every edge of a convex ring pushed outward by half the bar, a row at a time. */
 const stamp = (
@@ -31,36 +35,45 @@ const stamp = (
     const ny = -(q[0] - p[0]) / size;
     return { nx, ny, c: nx * p[0] + ny * p[1] + grow + 1e-9 };
   });
-  const r0 = Math.max(0, Math.ceil((ay - grow - y0) / STEP));
-  const r1 = Math.min(rows - 1, Math.floor((by + grow - y0) / STEP));
+  const r0 = max(0, ceil((ay - grow - y0) / STEP));
+  const r1 = min(rows - 1, floor((by + grow - y0) / STEP));
   for (let r = r0; r <= r1; r++) {
     const y = y0 + r * STEP;
-    let from = -Infinity;
-    let to = Infinity;
-    for (const l of lines) {
-      const rest = l.c - l.ny * y;
-      if (l.nx > 1e-12) to = Math.min(to, rest / l.nx);
-      else if (l.nx < -1e-12) from = Math.max(from, rest / l.nx);
-      else if (rest < 0) to = -Infinity;
+    let from = -FAR;
+    let to = FAR;
+    for (const { nx, ny, c } of lines) {
+      const rest = c - ny * y;
+      const at = rest / nx;
+      if (nx > 1e-12) to = at < to ? at : to;
+      else if (nx < -1e-12) from = at > from ? at : from;
+      else if (rest < 0) to = -FAR;
     }
-    const c0 = Math.max(0, Math.ceil((from - x0) / STEP));
-    const c1 = Math.min(cols - 1, Math.floor((to - x0) / STEP));
+    if (to < from) continue;
+    const c0 = max(0, ceil((from - x0) / STEP));
+    const c1 = min(cols - 1, floor((to - x0) / STEP));
     if (c1 >= c0) grid.fill(1, r * cols + c0, r * cols + c1 + 1);
   }
 };
 
 const gapIn = (pieces: readonly ConvexPiece[], face: ClosedFace): Gap | undefined => {
   const [x0, y0, x1, y1] = measurePtBounds(face.region);
-  const cols = Math.floor((x1 - x0) / STEP) + 1;
-  const rows = Math.floor((y1 - y0) / STEP) + 1;
+  const cols = floor((x1 - x0) / STEP) + 1;
+  const rows = floor((y1 - y0) / STEP) + 1;
   const covered = new Uint8Array(cols * rows);
   const { u, v, origin } = face.place;
   const w = cross(u, v);
   const [near, far] = [dot(w, origin) + face.within[0], dot(w, origin) + face.within[1]];
   const [ou, ov] = [dot(u, origin), dot(v, origin)];
+  const beside = (piece: ConvexPiece, along: Vec3, from: number, to: number): boolean => {
+    const [a, b] = measureReach(piece, along);
+    return b < from - GAP_LIMIT || a > to + GAP_LIMIT;
+  };
   for (const piece of pieces) {
+    // Most parts are nowhere near the face: their boxes tell.
+    if (beside(piece, w, near, far) || beside(piece, u, x0 + ou, x1 + ou) || beside(piece, v, y0 + ov, y1 + ov))
+      continue;
     const depth = piece.points.map((p) => dot(w, p));
-    if (Math.min(...depth) > far || Math.max(...depth) < near) continue;
+    if (min(...depth) > far || max(...depth) < near) continue;
     const flat = piece.points.map((p): Pt => [dot(u, p) - ou, dot(v, p) - ov]);
     stamp(findHull(flat), GAP_LIMIT / 2, x0, y0, cols, rows, covered);
   }
@@ -69,7 +82,7 @@ const gapIn = (pieces: readonly ConvexPiece[], face: ClosedFace): Gap | undefine
   stamp(face.region, -GAP_LIMIT / 2, x0, y0, cols, rows, inside);
   for (let k = 0; k < covered.length; k++) {
     if (inside[k] === 1 && covered[k] === 0)
-      return { face: face.id, at: [x0 + (k % cols) * STEP, y0 + Math.floor(k / cols) * STEP] };
+      return { face: face.id, at: [x0 + (k % cols) * STEP, y0 + floor(k / cols) * STEP] };
   }
   return undefined;
 };

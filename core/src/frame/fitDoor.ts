@@ -10,6 +10,8 @@ export const DOOR_GAP = 0.125;
 const BOARD = 0.75;
 const STILE = 3.5;
 const STOP = 1.5;
+/** Least height of a door that is worth parting into two leaves. Common practice, no source. */
+const DUTCH_LEAST = 30;
 
 /** A leaf hung in an opening: what covers it and how thick that is. */
 export interface DoorPlan {
@@ -85,7 +87,7 @@ export const frameLeaf = (
 
 /**
  * A door standing in its opening with an even gap of 1/8 in, closing on 1×2 stops; its skin lies flush with the wall's. A double
- * door's leaves meet under an astragal, a Dutch door's upper leaf opens alone.
+ * door's leaves meet under an astragal, a Dutch door's upper leaf opens alone. A Dutch door too low for that gets one leaf, noted.
  * @returns clear width and height of the way through, stops counted
  */
 export const fitDoor = (
@@ -97,7 +99,16 @@ export const fitDoor = (
   const z0 = o.bottom + DOOR_GAP;
   const wide = o.width - 2 * DOOR_GAP;
   const high = o.height - 2 * DOOR_GAP;
-  const style = plan.style ?? 'single';
+  const low = plan.style === 'dutch' && o.height < DUTCH_LEAST;
+  const style = low ? 'single' : (plan.style ?? 'single');
+  if (low)
+    sketch.note({
+      code: `${id}-one-leaf`,
+      where: [`${id}/skin`],
+      severity: 'warn',
+      what: `A Dutch door ${o.height}″ high is too low to be parted.`,
+      why: `Its halves would be slats, not leaves, under ${DUTCH_LEAST}″; it was drawn with one leaf.`,
+    });
   if (style === 'double') {
     const leaf = (wide - DOOR_GAP) / 2;
     frameLeaf(sketch, plan, 'left-', a0, z0, leaf, high);

@@ -82,6 +82,16 @@ export const findPieces = (shape: Shape, place: Placement): readonly ConvexPiece
   return pieces;
 };
 
+/** Directions of a ring's edges; parallel ones once, since they part nothing that one of them does not. */
+const directionsOf = (ring: readonly Vec3[]): Vec3[] => {
+  const out: Vec3[] = [];
+  ring.forEach((p, i) => {
+    const e = unit(sub(ring[(i + 1) % ring.length] as Vec3, p));
+    if (!out.some((o) => Math.abs(Math.abs(dot(o, e)) - 1) < 1e-12)) out.push(e);
+  });
+  return out;
+};
+
 /** A piece whose separating directions are worked out when they are first asked for: most uses need its corners alone. */
 class LazyPiece implements ConvexPiece {
   readonly points: readonly Vec3[];
@@ -102,8 +112,7 @@ class LazyPiece implements ConvexPiece {
   }
 
   get edges(): readonly Vec3[] {
-    const bottom = this.#bottom;
-    this.#edges ??= [this.#up, ...bottom.map((p, i) => unit(sub(bottom[(i + 1) % bottom.length] as Vec3, p)))];
+    this.#edges ??= [this.#up, ...directionsOf(this.#bottom)];
     return this.#edges;
   }
 
@@ -145,22 +154,40 @@ const gapAlong = (a: ConvexPiece, b: ConvexPiece, axis: Vec3): number => {
 /**
  * The widest gap between two convex pieces over all separating directions, in inches.
  * Positive: that far apart at least; about zero: touching; negative: they overlap by that depth.
+ * @param enough looking stops at a gap wider than this, for callers that ask no more
  */
-export const measureSeparation = (a: ConvexPiece, b: ConvexPiece): number => {
+export const measureSeparation = (a: ConvexPiece, b: ConvexPiece, enough = 0.5): number => {
   let best = -Infinity;
   for (let k = 0; k < 3; k++) {
     best = Math.max(best, (a.low[k] as number) - (b.high[k] as number), (b.low[k] as number) - (a.high[k] as number));
   }
-  if (best > 0.5) return best;
-  for (const axis of a.normals) best = Math.max(best, gapAlong(a, b, axis));
-  for (const axis of b.normals) best = Math.max(best, gapAlong(a, b, axis));
-  if (best > 0.5) return best;
+  if (best > enough) return best;
+  for (const axis of a.normals) {
+    best = Math.max(best, gapAlong(a, b, axis));
+    if (best > enough) return best;
+  }
+  for (const axis of b.normals) {
+    best = Math.max(best, gapAlong(a, b, axis));
+    if (best > enough) return best;
+  }
   for (const ea of a.edges) {
     for (const eb of b.edges) {
       const axis = cross(ea, eb);
       const size = norm(axis);
       if (size > 1e-6) best = Math.max(best, gapAlong(a, b, scale(axis, 1 / size)));
+      if (best > enough) return best;
     }
   }
   return best;
+};
+
+/** How far a box reaches along a direction, at most: `[from, to]` in inches. */
+export const measureReach = (piece: Pick<ConvexPiece, 'low' | 'high'>, along: Vec3): readonly [number, number] => {
+  let [from, to] = [0, 0];
+  for (let k = 0; k < 3; k++) {
+    const c = along[k] as number;
+    from += c * ((c < 0 ? piece.high[k] : piece.low[k]) as number);
+    to += c * ((c < 0 ? piece.low[k] : piece.high[k]) as number);
+  }
+  return [from, to];
 };

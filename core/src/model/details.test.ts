@@ -147,3 +147,28 @@ describe('a cupola', () => {
     expect(having(build('walk-in', { roofKind: 'lean', cupola: true }), /^cupola\//)).toEqual([]);
   });
 });
+
+describe('a Dutch door', () => {
+  const door = { doorWall: 'front', doorStyle: 'dutch', doorWidth: 30, windowWall: 'none', popWall: 'none' };
+  it('has two leaves that fill the opening with ⅛″ all round and between them', () => {
+    const made = build('walk-in', { ...door, wallHeight: 84, doorHeight: 72 });
+    const skins = having(made, /^people-door\/(lower|upper)-skin$/).map((p) => measureBounds([p]));
+    const [opening] = made.openings.filter((o) => o.kind === 'people door');
+    expect(skins).toHaveLength(2);
+    const [lower, upper] = [...skins].sort((a, b) => a.low[2] - b.low[2]);
+    expect((upper?.low[2] ?? 0) - (lower?.high[2] ?? 0)).toBeCloseTo(1 / 8, 9);
+    expect((upper?.high[2] ?? 0) - (lower?.low[2] ?? 0)).toBeCloseTo((opening?.height ?? 0) - 1 / 4, 9);
+    expect(counted(made, 'hinge')).toBe(
+      counted(build('walk-in', { ...door, wallHeight: 84, doorHeight: 72, doorStyle: 'single' }), 'hinge') + 1,
+    );
+  });
+  it('too low to be parted is one leaf, and a note says so', () => {
+    const low = { id: 'by-hand-0', kind: 'people door', style: 'dutch', wall: 'front', left: 5, bottom: 0 };
+    const made = buildSpec(
+      parseSpec({ family: 'walk-in', params: { doorWall: 'back' }, fittings: [{ ...low, width: 24, height: 20 }] }),
+    );
+    expect(faultsOf(made)).toEqual([]);
+    expect(having(made, /^by-hand-0\/skin$/)).toHaveLength(1);
+    expect(notes(made)).toContain('by-hand-0-one-leaf');
+  });
+});
