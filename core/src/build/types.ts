@@ -63,6 +63,9 @@ export interface EndCut {
   readonly angle: number;
 }
 
+/** How the edge of a mesh is held: staples with washers, staples under a batten, or lapped around the frame and stapled there. */
+export type MeshFixing = 'washers' | 'battens' | 'lap';
+
 /** A placed part. Lengths in inches, angles in degrees. Parts that are equal share a mark. */
 export interface Part {
   readonly id: string;
@@ -89,6 +92,8 @@ export interface Part {
   readonly fit: Fit;
   /** How far a measured length may be from the expected one. */
   readonly tolerance?: number;
+  /** How a mesh is held, where it is not by washers. */
+  readonly fixing?: Exclude<MeshFixing, 'washers'>;
   /** Flats that a bent part's outline is drawn with: its ring runs along the inner curve and back along the outer one. */
   readonly bent?: number;
 }

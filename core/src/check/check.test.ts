@@ -60,6 +60,8 @@ const CASES: readonly [
     { windowWall: 'back', windowStyle: 'top-hung', cleanOutWall: 'none', pitch: 12 },
   ],
   ['stud-spacing', 'walk-in', { studSpacing: 24 }],
+  ['mesh-held', 'low-pen', { meshSides: 'lap' }],
+  ['mesh-held', 'garden-ark', { meshOverhead: 'lap' }],
   ['roost-near-nests', 'raised-lean-to', { nestWall: 'back', length: 96, windowWall: 'none' }],
   ['roost-spacing', 'a-frame-pen', { width: 42 }],
   ['roost-reach', 'walk-in', { roostHeight: 56 }],

@@ -47,6 +47,7 @@ const QUIET: readonly (readonly [
   ['rafter-over-stud', { family: 'raised-lean-to', params: { studSpacing: 24, rafterSpacing: 24 } }],
   ['leg-bracing', { family: 'raised-lean-to', params: { legHeight: 30 } }],
   ['underfloor-dark', { family: 'raised-lean-to', params: { legHeight: 24 } }],
+  ['mesh-held', { family: 'low-pen', params: { meshSides: 'battens' } }],
   ['mesh-strength', { family: 'low-pen', params: { mesh: 'welded-wire' } }],
   ['mesh-roll', { family: 'low-pen', params: { height: 36 } }],
   ['lift-weight', { family: 'low-pen', params: {} }],

@@ -25,3 +25,4 @@ export * from './framePenSides.ts';
 export * from './framePenLid.ts';
 export * from './fitWheels.ts';
 export * from './fitInsideNests.ts';
+export * from './fixMesh.ts';

@@ -39,6 +39,18 @@ export class Sketch {
     return this.#parts;
   }
 
+  /** Assemblies so far. */
+  get assemblies(): readonly Assembly[] {
+    return this.#assemblies;
+  }
+
+  /** Says more of a part that is drawn already. */
+  revise(id: string, more: Pick<PartDraft, 'fixing'>): void {
+    const k = this.#parts.findIndex((p) => p.id === id);
+    const part = this.#parts[k];
+    if (part) this.#parts[k] = { ...part, ...more };
+  }
+
   /** Takes in what was drawn elsewhere, under names of its own. `joins` says what its panels join instead. */
   include(build: Build, prefix: string, name: string, joins: Readonly<Record<string, string>> = {}): void {
     const own = new Set(build.assemblies.map((a) => a.id));

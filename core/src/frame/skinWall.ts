@@ -127,22 +127,27 @@ export const skinWall = (sketch: Sketch, plan: SkinPlan): void => {
   }
 };
 
-/** Mesh over a wall's outside, one piece, cut out at doors. */
+/** Mesh over a wall's outside, one piece where no opening parts it, cut out at doors. */
 export const meshWall = (
   sketch: Sketch,
   plan: Omit<SkinPlan, 'sheet' | 'centres' | 'cripples' | 'course' | 'breaks'>,
-): void => {
-  const holes = plan.openings.map((o) => rectangle(o.left, o.bottom, o.left + o.width, o.bottom + o.height));
-  sketch.add(
-    polyPart(
-      plan.axes,
-      plan.id,
-      { id: `${plan.id}/mesh`, name: `${plan.name} mesh`, role: 'mesh', item: plan.item },
-      'az',
-      skinRing(plan, plan.from, plan.to),
-      -plan.thickness,
-      plan.thickness,
-      { holes },
+): void =>
+  cutStrip(skinRing(plan, plan.from, plan.to), plan.openings.map(rectOf)).forEach((piece, i) =>
+    sketch.add(
+      polyPart(
+        plan.axes,
+        plan.id,
+        {
+          id: `${plan.id}/mesh${i === 0 ? '' : `-${i + 1}`}`,
+          name: `${plan.name} mesh`,
+          role: 'mesh',
+          item: plan.item,
+        },
+        'az',
+        piece.ring,
+        -plan.thickness,
+        plan.thickness,
+        { holes: piece.holes },
+      ),
     ),
   );
-};

@@ -11,6 +11,34 @@ const MESHES = [
 export const meshParam = (key: string, label: string, group: string, value: string, netting = true): ParamDef =>
   choiceParam(key, label, group, netting ? MESHES : MESHES.slice(0, 2), value);
 
+const HELD = [
+  ['washers', 'Staples, washers'],
+  ['battens', 'Under battens'],
+  ['lap', 'Lapped around'],
+] as const;
+
+/** How the mesh of a unit is held on its sides and, where it has any there, overhead. */
+export const meshFixParams = (
+  group: string,
+  faces: readonly ('sides' | 'overhead')[],
+  showWhen?: ParamDef['showWhen'],
+): readonly ParamDef[] =>
+  faces.map((face) =>
+    choiceParam(
+      face === 'sides' ? 'meshSides' : 'meshOverhead',
+      face === 'sides' ? 'Side mesh held by' : 'Top mesh held by',
+      group,
+      HELD,
+      'washers',
+      {
+        ...(face === 'sides'
+          ? { help: 'Battens of 1×2 lie over every edge; lapping takes 2″ more mesh all round.' }
+          : {}),
+        ...(showWhen ? { showWhen } : {}),
+      },
+    ),
+  );
+
 /** Wheels of a pen and how they are held: for good, on drop-down levers, or on pins that are drawn while it stands. */
 export const wheelParams = (
   value: 'none' | 'wheel-8' | 'wheel-10',

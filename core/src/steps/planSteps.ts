@@ -1,5 +1,6 @@
 import { groupParts, partsOf } from '../build/index.ts';
-import type { Assembly, Build, Part } from '../build/index.ts';
+import type { Assembly, Build, MeshFixing, Part } from '../build/index.ts';
+import { MESH_LAP } from '../cut/index.ts';
 import { findItem } from '../stock/index.ts';
 import { fastenersOf } from '../takeoff/index.ts';
 import { CAUTIONS } from './cautions.ts';
@@ -8,8 +9,17 @@ import { LABOUR_RATES } from './types.ts';
 import type { LabourRates, Step, Verb } from './types.ts';
 
 const SKIN_ROLES = new Set(['siding', 'mesh', 'roofing', 'deck']);
+/** What goes over the skin's joints and edges. */
+const OVER_ROLES = new Set(['batten', 'trim']);
+const isSkin = (p: Part): boolean => SKIN_ROLES.has(p.role) || OVER_ROLES.has(p.role);
 const area = (parts: readonly Part[]): number => parts.reduce((sum, p) => sum + (p.length * p.width) / 144, 0);
 const isLumber = (p: Part): boolean => findItem(p.item).kind === 'lumber';
+
+const MESH_HELD: Readonly<Record<MeshFixing, string>> = {
+  washers: 'staple every 3 in, washers at the corners',
+  battens: 'staple every 6 in, then a batten over every edge',
+  lap: `lap it ${MESH_LAP} in around the edge and staple it there every 3 in`,
+};
 
 const sumFasteners = (parts: readonly Part[]): Step['fasteners'] => {
   const sums = new Map<string, number>();
@@ -101,8 +111,8 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES): Step
 
   const panelSteps = (a: Assembly): string => {
     const mine = partsOf(build.parts, a.id);
-    const frame = mine.filter((p) => !SKIN_ROLES.has(p.role));
-    const skin = mine.filter((p) => SKIN_ROLES.has(p.role));
+    const frame = mine.filter((p) => !isSkin(p));
+    const skin = mine.filter(isSkin);
     const view = `panel:${a.id}`;
     let last = cutIds;
     const marks = a.tapes.reduce((n, t) => n + t.marks.length * t.parts.length, 0);
@@ -168,7 +178,8 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES): Step
       ];
     if (skin.length > 0 && a.flat) {
       const meshes = skin.filter((p) => p.role === 'mesh');
-      const boards = skin.filter((p) => p.role !== 'mesh');
+      const boards = skin.filter((p) => p.role !== 'mesh' && !OVER_ROLES.has(p.role));
+      const over = skin.filter((p) => OVER_ROLES.has(p.role));
       last = [
         add({
           id: `${a.id}/skin`,
@@ -176,7 +187,9 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES): Step
           title: `Skin the ${a.name} while it lies flat`,
           text: [
             ...(meshes.length > 0
-              ? ['Stretch the mesh with a bar through its weave; staple every 3 in, washers at the corners.']
+              ? [
+                  `Stretch the mesh with a bar through its weave; ${MESH_HELD[meshes.find((p) => p.fixing)?.fixing ?? 'washers']}.`,
+                ]
               : []),
             ...(boards.length > 0
               ? [
@@ -184,12 +197,19 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES): Step
                   'Trim the sheet flush at the openings with a bearing bit.',
                 ]
               : []),
+            ...(over.length > 0
+              ? [`Last the ${over.some((p) => p.role === 'batten') ? 'battens' : 'boards'} over joints and edges.`]
+              : []),
           ],
           station: 'bay',
           assembly: a.id,
           parts: ids(skin),
           fasteners: sumFasteners(skin),
-          minutes: boards.length * rates.skinPerSheet + area(meshes) * rates.meshPerSquareFoot + 3,
+          minutes:
+            boards.length * rates.skinPerSheet +
+            area(meshes) * rates.meshPerSquareFoot +
+            over.length * rates.framePerPart +
+            3,
           needs: last,
           view,
         }),
@@ -250,8 +270,8 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES): Step
   const roofs = inOrder(['roof', 'cover']);
   for (const a of roofs) {
     const mine = partsOf(build.parts, a.id);
-    const framing = mine.filter((p) => !SKIN_ROLES.has(p.role));
-    const cover = mine.filter((p) => SKIN_ROLES.has(p.role));
+    const framing = mine.filter((p) => !isSkin(p));
+    const cover = mine.filter(isSkin);
     let last: readonly string[] = [...walls, ...endsOf(loose), ...endsOf(overhead)];
     if (framing.length > 0)
       last = [

@@ -4,6 +4,7 @@ import { measureBoardFeet, measureDensity } from './measureDensity.ts';
 // Dressed sizes, dry. Source: American Softwood Lumber Standard, NIST PS 20 (from memory).
 const PS20: Record<string, [number, number]> = {
   '1x2': [0.75, 1.5],
+  '1x2-pt': [0.75, 1.5],
   '1x3': [0.75, 2.5],
   '1x4': [0.75, 3.5],
   '1x6': [0.75, 5.5],

@@ -32,7 +32,7 @@ const FASTENING: Readonly<Record<Role, readonly Fastening[]>> = {
   upright: [{ item: 'pocket-screw', each: 4 }],
   crossbar: [{ item: 'screw-3', each: 4 }],
   board: [{ item: 'screw-1-1/2', each: 6 }],
-  batten: [{ item: 'screw-1-1/2', each: 8 }],
+  batten: [{ item: 'screw-1-1/2', everyInches: 8, along: 'length' }],
   deck: [{ item: 'screw-1-1/2', everyInches: 8, along: 'edge' }],
   floor: [{ item: 'screw-1-1/2', everyInches: 8, along: 'edge' }],
   siding: [{ item: 'screw-1-1/2', everyInches: 7, along: 'edge' }],
@@ -70,9 +70,15 @@ const FASTENING: Readonly<Record<Role, readonly Fastening[]>> = {
   glazing: [{ item: 'screw-1-1/4', everyInches: 12, along: 'edge' }],
 };
 
+/** Mesh that is not held by washers. */
+const MESH_HELD: Readonly<Record<NonNullable<Part['fixing']>, readonly Fastening[]>> = {
+  battens: [{ item: 'staple', everyInches: 6, along: 'edge' }],
+  lap: [{ item: 'staple', everyInches: 3, along: 'edge' }],
+};
+
 /** Fasteners of one part. */
 export const fastenersOf = (part: Part): { readonly item: string; readonly count: number }[] =>
-  FASTENING[part.role].map((f) => {
+  (part.fixing ? MESH_HELD[part.fixing] : FASTENING[part.role]).map((f) => {
     if (f.each !== undefined) return { item: f.item, count: f.each };
     const inches = f.along === 'edge' ? 2 * (part.length + part.width) : part.length;
     return { item: f.item, count: Math.max(2, Math.ceil(inches / (f.everyInches ?? 1))) };

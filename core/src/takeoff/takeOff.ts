@@ -1,6 +1,6 @@
 import { measureTravelling } from '../build/index.ts';
 import type { Build, Part } from '../build/index.ts';
-import { planRolls, planSheets, planSticks } from '../cut/index.ts';
+import { MESH_LAP, planRolls, planSheets, planSticks } from '../cut/index.ts';
 import type { Effort, MeshPlan, SheetPlan, StickDemand, StickPiece, StickPlan, StickStock } from '../cut/index.ts';
 import {
   findItem,
@@ -105,7 +105,13 @@ export const sheetPlanOf = (parts: readonly Part[]): SheetPlan => {
 
 const meshPlanOf = (parts: readonly Part[], effort: Effort): MeshPlan =>
   planRolls(
-    parts.filter((p) => p.role === 'mesh').map((p) => ({ id: p.id, item: p.item, width: p.length, height: p.width })),
+    parts
+      .filter((p) => p.role === 'mesh')
+      .map((p) => {
+        // What is lapped around the edge is bought as well.
+        const more = p.fixing === 'lap' ? 2 * MESH_LAP : 0;
+        return { id: p.id, item: p.item, width: p.length + more, height: p.width + more };
+      }),
     MESHES.flatMap((m) => m.rolls.map((r) => ({ item: m.key, ...r }))),
     effort,
   );

@@ -20,6 +20,7 @@ import { rafterOverStud } from './rafterOverStud.ts';
 import { legBracing } from './legBracing.ts';
 import { underfloorDark } from './underfloorDark.ts';
 import { meshStrength } from './meshStrength.ts';
+import { meshHeld } from './meshHeld.ts';
 import { meshRoll } from './meshRoll.ts';
 import { liftWeight } from './liftWeight.ts';
 import { pullForce } from './pullForce.ts';
@@ -85,6 +86,7 @@ export const CHECKS: readonly Check[] = [
   legBracing,
   underfloorDark,
   meshStrength,
+  meshHeld,
   meshRoll,
   liftWeight,
   pullForce,

@@ -10,6 +10,7 @@ import {
   uprightPlaces,
   wallAxes,
   wheelDiameter,
+  fixMesh,
 } from '../../../frame/index.ts';
 import { findMesh, findSheet } from '../../../stock/index.ts';
 import { frameEnd, mostDoorHeight } from './ends.ts';
@@ -266,6 +267,7 @@ export const frameAFramePen = (p: AFramePenParams): Build => {
     sketch.hardware('rope', 2, 'run end');
     sketch.hardware('lag', 2, 'rope anchors');
   }
+  fixMesh(sketch, { sides: p.meshSides, overhead: 'washers' });
   return sketch.finish({
     family: 'a-frame-pen',
     capacity: { runArea: (L * W) / 144, ...(p.roost ? { roostLength: closed - roostFrom } : {}) },

@@ -1,6 +1,7 @@
+import type { MeshFixing } from '../../../build/index.ts';
 import { choiceParam, sizeParam } from '../../house/index.ts';
 import type { ParamDef } from '../../params.ts';
-import { meshParam, wheelParams } from '../../penParams.ts';
+import { meshFixParams, meshParam, wheelParams } from '../../penParams.ts';
 
 /** Parameters of the A-frame pen, lengths in inches, angle in degrees. */
 export interface AFramePenParams {
@@ -14,6 +15,7 @@ export interface AFramePenParams {
   readonly hatchWidth: number;
   readonly hatchHeight: number;
   readonly mesh: 'hardware-cloth' | 'welded-wire' | 'poultry-netting';
+  readonly meshSides: MeshFixing;
   readonly roost: boolean;
   readonly wheels: 'none' | 'wheel-8' | 'wheel-10';
   readonly wheelHow: 'fixed' | 'lever' | 'slip-on';
@@ -87,6 +89,7 @@ export const aFramePenParams: readonly ParamDef[] = [
   },
   { key: 'roost', label: 'Roost, sleeping end', group: 'Ends', kind: 'flag', default: true },
   meshParam('mesh', 'Mesh', 'Skin', 'welded-wire'),
+  ...meshFixParams('Skin', ['sides']),
   ...wheelParams('wheel-8', 'slip-on'),
   { key: 'ropes', label: 'Pull ropes', group: 'Moving', kind: 'flag', default: true },
 ];

@@ -18,6 +18,7 @@ import {
   UNIT_AXES,
   wallAxes,
   WALL,
+  fixMesh,
 } from '../../../frame/index.ts';
 import type { Axes, OpeningWish, PlacedOpening } from '../../../frame/index.ts';
 import { findMesh, findPiece, findSheet } from '../../../stock/index.ts';
@@ -328,6 +329,7 @@ export const frameBarnFitOut = (p: BarnFitOutParams, fittings: readonly Fitting[
       kind: p.roostKind,
       least: WALL,
     });
+  fixMesh(sketch, { sides: p.meshSides, overhead: p.meshOverhead, only: /^((front|left|right)-wall|ceiling)\/mesh/ });
   return sketch.finish({
     family: 'barn-fit-out',
     capacity: {

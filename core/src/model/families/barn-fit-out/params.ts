@@ -1,5 +1,7 @@
+import type { MeshFixing } from '../../../build/index.ts';
 import { choiceParam, sizeParam } from '../../house/index.ts';
 import type { ParamDef } from '../../params.ts';
+import { meshFixParams } from '../../penParams.ts';
 
 /** Parameters of the fit-out inside a barn, lengths in inches. */
 export interface BarnFitOutParams {
@@ -12,6 +14,8 @@ export interface BarnFitOutParams {
   readonly studSpacing: 16 | 24;
   readonly kneeSkin: 'ply-1/2' | 'siding-5/8';
   readonly mesh: 'hardware-cloth' | 'welded-wire';
+  readonly meshSides: MeshFixing;
+  readonly meshOverhead: MeshFixing;
   readonly doorWidth: number;
   readonly doorHeight: number;
   readonly doorStyle: 'single' | 'dutch';
@@ -76,6 +80,7 @@ export const barnFitOutParams: readonly ParamDef[] = [
     ],
     'welded-wire',
   ),
+  ...meshFixParams('Walls', ['sides', 'overhead']),
   {
     key: 'lining',
     label: 'Line the barn’s walls',

@@ -11,6 +11,7 @@ import {
   UNIT_AXES,
   wallAxes,
   wheelDiameter,
+  fixMesh,
 } from '../../../frame/index.ts';
 import { findMesh } from '../../../stock/index.ts';
 import { frameHouse, gableRoof, resolveRoosts, USUAL_HOUSE } from '../../house/index.ts';
@@ -162,6 +163,7 @@ export const frameGardenArk = (given: GardenArkParams, fittings: readonly Fittin
     sketch.hardware('rope', 2, 'right end');
     sketch.hardware('lag', 2, 'rope anchors');
   }
+  fixMesh(sketch, { sides: given.meshSides, overhead: given.meshOverhead, only: /^(front|back|left|right|top|lid)\// });
   return sketch.finish({
     family: 'garden-ark',
     capacity: { ...framed.capacity, runArea: (L * W) / 144 },

@@ -1,7 +1,8 @@
+import type { MeshFixing } from '../../../build/index.ts';
 import { choiceParam, houseParams, sizeParam } from '../../house/index.ts';
 import type { HouseParams } from '../../house/index.ts';
 import type { ParamDef } from '../../params.ts';
-import { meshParam, wheelParams } from '../../penParams.ts';
+import { meshFixParams, meshParam, wheelParams } from '../../penParams.ts';
 import { PITCHES } from '../raised-gable/params.ts';
 
 /** Parameters of the garden ark, lengths in inches. */
@@ -12,6 +13,8 @@ export interface GardenArkParams extends HouseParams {
   readonly wallHeight: number;
   readonly pitch: number;
   readonly mesh: 'hardware-cloth' | 'welded-wire' | 'poultry-netting';
+  readonly meshSides: MeshFixing;
+  readonly meshOverhead: MeshFixing;
   readonly wheels: 'none' | 'wheel-8' | 'wheel-10';
   readonly wheelHow: 'fixed' | 'lever' | 'slip-on';
   readonly ropes: boolean;
@@ -25,6 +28,7 @@ export const gardenArkParams: readonly ParamDef[] = [
   sizeParam('wallHeight', 'House wall', [22, 36], 26, 'Deck to top of plate.'),
   choiceParam('pitch', 'Roof pitch', 'Size', PITCHES, 6),
   meshParam('mesh', 'Mesh', 'Skin', 'hardware-cloth'),
+  ...meshFixParams('Skin', ['sides', 'overhead']),
   ...wheelParams('wheel-8', 'lever'),
   { key: 'ropes', label: 'Pull ropes', group: 'Moving', kind: 'flag', default: true },
   ...houseParams({

@@ -10,6 +10,7 @@ import {
   UNIT_AXES,
   uprightPlaces,
   wheelDiameter,
+  fixMesh,
 } from '../../../frame/index.ts';
 import type { PartText } from '../../../frame/index.ts';
 import { findMesh, findPiece } from '../../../stock/index.ts';
@@ -323,6 +324,7 @@ export const frameHoopPen = (p: HoopPenParams): Build => {
     sketch.hardware('rope', 2, 'door end');
     sketch.hardware('lag', 2, 'rope anchors');
   }
+  fixMesh(sketch, { sides: p.meshSides, overhead: 'washers', only: /^end-/ });
   return sketch.finish({
     family: 'hoop-pen',
     capacity: { runArea: ((to - from) * (W - 2 * T)) / 144 },

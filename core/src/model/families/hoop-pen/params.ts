@@ -1,6 +1,7 @@
+import type { MeshFixing } from '../../../build/index.ts';
 import { choiceParam, sizeParam } from '../../house/index.ts';
 import type { ParamDef } from '../../params.ts';
-import { meshParam } from '../../penParams.ts';
+import { meshFixParams, meshParam } from '../../penParams.ts';
 
 /** Parameters of the hoop pen, lengths in inches. */
 export interface HoopPenParams {
@@ -12,6 +13,7 @@ export interface HoopPenParams {
   readonly doorWidth: number;
   readonly doorHeight: number;
   readonly mesh: 'hardware-cloth' | 'welded-wire' | 'poultry-netting';
+  readonly meshSides: MeshFixing;
   readonly tarpLength: number;
   readonly ropes: boolean;
   readonly wheels: 'none' | 'wheel-8' | 'wheel-10';
@@ -52,6 +54,7 @@ export const hoopPenParams: readonly ParamDef[] = [
   { key: 'doorWidth', label: 'Door, width', group: 'Ends', kind: 'length', min: 16, max: 36, step: 0.5, default: 24 },
   { key: 'doorHeight', label: 'Door, height', group: 'Ends', kind: 'length', min: 16, max: 66, step: 0.5, default: 25 },
   meshParam('mesh', 'Mesh', 'Skin', 'welded-wire'),
+  ...meshFixParams('Skin', ['sides']),
   {
     key: 'tarpLength',
     label: 'Tarp over',

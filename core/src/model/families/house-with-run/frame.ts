@@ -1,5 +1,5 @@
 import type { Build, Fitting } from '../../../build/index.ts';
-import { cladding, floorLumber, frameRaisedFloor, frameSill, Sketch } from '../../../frame/index.ts';
+import { cladding, floorLumber, frameRaisedFloor, frameSill, Sketch, fixMesh } from '../../../frame/index.ts';
 import { frameHouse, gableRoof, resolveRoosts, USUAL_HOUSE } from '../../house/index.ts';
 import { baySlope, frameBay } from './bay.ts';
 import type { HouseWithRunParams } from './params.ts';
@@ -94,6 +94,11 @@ export const frameHouseWithRun = (given: HouseWithRunParams, fittings: readonly 
     });
   }
   if (p.runBays > 1) sketch.hardware('carriage-bolt', (p.runBays - 1) * 6, 'between the bays');
+  fixMesh(sketch, {
+    sides: p.meshSides,
+    overhead: p.meshOverhead,
+    only: /^(bay-\d+-(front|back|roof-\w+)|run-end|step-\d+)\//,
+  });
   return sketch.finish({
     family: 'house-with-run',
     capacity: { ...house.capacity, runArea: (p.runLength * (D - 7)) / 144 },

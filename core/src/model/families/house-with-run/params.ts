@@ -1,7 +1,8 @@
+import type { MeshFixing } from '../../../build/index.ts';
 import { choiceParam, houseParams, sizeParam } from '../../house/index.ts';
 import type { HouseParams } from '../../house/index.ts';
 import type { ParamDef } from '../../params.ts';
-import { meshParam } from '../../penParams.ts';
+import { meshFixParams, meshParam } from '../../penParams.ts';
 
 /** Parameters of the house with a long run, lengths in inches. */
 export interface HouseWithRunParams extends HouseParams {
@@ -16,6 +17,8 @@ export interface HouseWithRunParams extends HouseParams {
   readonly runStuds: number;
   readonly runRoof: 'mesh' | 'metal';
   readonly runMesh: 'hardware-cloth' | 'welded-wire';
+  readonly meshSides: MeshFixing;
+  readonly meshOverhead: MeshFixing;
   readonly runGate: number;
 }
 
@@ -84,6 +87,7 @@ export const houseWithRunParams: readonly ParamDef[] = [
     'mesh',
   ),
   meshParam('runMesh', 'Run mesh', 'Run', 'welded-wire', false),
+  ...meshFixParams('Run', ['sides', 'overhead']),
   {
     key: 'runGate',
     label: 'Run gate',

@@ -1,6 +1,15 @@
 import { rectangle } from '../../../geometry/index.ts';
 import type { Build } from '../../../build/index.ts';
-import { boxPart, fitWheels, framePenLid, framePenSides, Sketch, UNIT_AXES, wallAxes } from '../../../frame/index.ts';
+import {
+  boxPart,
+  fitWheels,
+  framePenLid,
+  framePenSides,
+  Sketch,
+  UNIT_AXES,
+  wallAxes,
+  fixMesh,
+} from '../../../frame/index.ts';
 import { findMesh } from '../../../stock/index.ts';
 import type { LowPenParams } from './params.ts';
 
@@ -164,6 +173,7 @@ export const frameFramedPen = (p: LowPenParams): Build => {
     sketch.hardware('lag', 2, 'rope anchors');
   }
 
+  fixMesh(sketch, { sides: p.meshSides, overhead: p.meshOverhead });
   return sketch.finish({
     family: 'low-pen',
     capacity: { runArea: (L * W) / 144 },

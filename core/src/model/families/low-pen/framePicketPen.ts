@@ -182,7 +182,7 @@ export const framePicketPen = (p: LowPenParams): Build => {
         boxPart(
           a,
           id,
-          { id: `${id}/batten-${k + 1}`, name: 'lid batten', role: 'batten', item: '2x2' },
+          { id: `${id}/batten-${k + 1}`, name: 'lid batten', role: 'lid', item: '2x2' },
           [x, inner + m + 0.25, H - SPINDLE],
           [SPINDLE, W - 2 * (inner + m + 0.25), SPINDLE],
           't',

@@ -1,4 +1,6 @@
+import type { MeshFixing } from '../../../build/index.ts';
 import type { ParamDef } from '../../params.ts';
+import { meshFixParams } from '../../penParams.ts';
 
 /** Parameters of the low pen, lengths in inches. */
 export interface LowPenParams {
@@ -10,6 +12,8 @@ export interface LowPenParams {
   readonly roofLength: number;
   readonly lidLength: number;
   readonly mesh: 'hardware-cloth' | 'welded-wire' | 'poultry-netting';
+  readonly meshSides: MeshFixing;
+  readonly meshOverhead: MeshFixing;
   readonly wheels: 'none' | 'wheel-6' | 'wheel-8' | 'wheel-10';
   readonly joint: 'pocket screws' | 'half-lap';
   readonly grips: boolean;
@@ -123,6 +127,7 @@ export const lowPenParams: readonly ParamDef[] = [
       { value: 'poultry-netting', label: '1″ netting' },
     ],
   },
+  ...meshFixParams('Skin', ['sides', 'overhead'], framed),
   {
     key: 'wheels',
     label: 'Wheels',

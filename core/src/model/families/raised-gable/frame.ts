@@ -1,5 +1,5 @@
 import type { Build, Fitting } from '../../../build/index.ts';
-import { floorLumber, frameRaisedFloor, Sketch, wrapLegs } from '../../../frame/index.ts';
+import { floorLumber, frameRaisedFloor, Sketch, wrapLegs, fixMesh } from '../../../frame/index.ts';
 import { frameHouse, gableRoof, resolveRoosts, USUAL_HOUSE } from '../../house/index.ts';
 import type { RaisedGableParams } from './params.ts';
 
@@ -24,6 +24,7 @@ export const frameRaisedGable = (given: RaisedGableParams, fittings: readonly Fi
     fittings,
     joins: 'base',
   });
+  fixMesh(sketch, { sides: p.meshSides, overhead: 'washers', only: /^under-/ });
   return sketch.finish({
     family: 'raised-gable',
     capacity: house.capacity,

@@ -1,6 +1,8 @@
+import type { MeshFixing } from '../../../build/index.ts';
 import { choiceParam, houseParams, sizeParam } from '../../house/index.ts';
 import type { HouseParams } from '../../house/index.ts';
 import type { ParamDef } from '../../params.ts';
+import { meshFixParams } from '../../penParams.ts';
 
 /** Parameters of the raised gable house, lengths in inches. */
 export interface RaisedGableParams extends HouseParams {
@@ -9,6 +11,7 @@ export interface RaisedGableParams extends HouseParams {
   readonly legHeight: number;
   readonly legBraces: boolean;
   readonly wrap: boolean;
+  readonly meshSides: MeshFixing;
 }
 
 /** Pitches that a framing square has a table for, rise in 12. */
@@ -22,6 +25,7 @@ export const raisedGableParams: readonly ParamDef[] = [
   sizeParam('legHeight', 'Legs under floor', [12, 48], 36, '36″ takes a mesh roll uncut below.'),
   { key: 'legBraces', label: 'Braced legs', group: 'Size', kind: 'flag', default: true },
   { key: 'wrap', label: 'Mesh around the legs', group: 'Size', kind: 'flag', default: true },
+  ...meshFixParams('Size', ['sides'], { key: 'wrap', is: [true] }),
   ...houseParams({
     defaults: {
       doorStyle: 'double',

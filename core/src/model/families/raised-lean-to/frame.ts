@@ -1,6 +1,6 @@
 import { mirrorBuild } from '../../../build/index.ts';
 import type { Build, Fitting } from '../../../build/index.ts';
-import { cladding, floorLumber, frameRaisedFloor, Sketch } from '../../../frame/index.ts';
+import { cladding, floorLumber, frameRaisedFloor, Sketch, fixMesh } from '../../../frame/index.ts';
 import { frameHouse, leanRoof, resolveLowWall, resolveRoosts, USUAL_HOUSE } from '../../house/index.ts';
 import type { LeanToParams } from './params.ts';
 import { frameRun, runSlope } from './run.ts';
@@ -79,6 +79,7 @@ export const frameLeanTo = (given: LeanToParams, fittings: readonly Fitting[]): 
     });
     sketch.include(mirrorBuild(drawn), 'second-', 'second', { 'left-wall': 'right-wall' });
   }
+  fixMesh(sketch, { sides: p.meshSides, overhead: p.meshOverhead, only: /^(second-)?run-(?!skirt)/ });
   return sketch.finish({
     family: 'raised-lean-to',
     capacity: { ...house.capacity, ...(run ? { runArea: run.area * (second ? 2 : 1) } : {}) },

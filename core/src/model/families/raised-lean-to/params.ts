@@ -1,3 +1,4 @@
+import type { MeshFixing } from '../../../build/index.ts';
 import { houseParams, sizeParam } from '../../house/index.ts';
 import type { HouseParams } from '../../house/index.ts';
 import type { ParamDef } from '../../params.ts';
@@ -13,6 +14,8 @@ export interface LeanToParams extends HouseParams {
   readonly runLength: number;
   readonly runBay: number;
   readonly runRoof: 'mesh' | 'metal';
+  readonly meshSides: MeshFixing;
+  readonly meshOverhead: MeshFixing;
   readonly runMesh: 'hardware-cloth' | 'welded-wire' | 'poultry-netting';
   readonly runGate: number;
   readonly runSkirt: boolean;

@@ -1,4 +1,5 @@
 import type { ParamDef } from '../../params.ts';
+import { meshFixParams } from '../../penParams.ts';
 
 const run = { key: 'run', is: [true] } as const;
 
@@ -52,6 +53,7 @@ export const runParams: readonly ParamDef[] = [
     ],
     showWhen: run,
   },
+  ...meshFixParams('Run', ['sides', 'overhead'], run),
   {
     key: 'runGate',
     label: 'Run gate, width',

@@ -17,6 +17,7 @@ import {
   uprightPlaces,
   wallAxes,
   wheelDiameter,
+  fixMesh,
 } from '../../../frame/index.ts';
 import type { LeanRoofPlan } from '../../../frame/index.ts';
 import { findLumber, findMesh, findPiece, findRoofing } from '../../../stock/index.ts';
@@ -353,6 +354,7 @@ export const frameSteepRoofPen = (p: SteepRoofPenParams): Build => {
     });
     sketch.hardware('carriage-bolt', 4, 'handle arms');
   }
+  fixMesh(sketch, { sides: p.meshSides, overhead: 'washers' });
   return sketch.finish({
     family: 'steep-roof-pen',
     capacity: { runArea: (L * W) / 144, ...(bars > 0 ? { roostLength: across * bars } : {}) },

@@ -1,6 +1,7 @@
+import type { MeshFixing } from '../../../build/index.ts';
 import { choiceParam, sizeParam } from '../../house/index.ts';
 import type { ParamDef } from '../../params.ts';
-import { meshParam, wheelParams } from '../../penParams.ts';
+import { meshFixParams, meshParam, wheelParams } from '../../penParams.ts';
 
 /** Parameters of the steep-roof pen, lengths in inches. */
 export interface SteepRoofPenParams {
@@ -14,6 +15,7 @@ export interface SteepRoofPenParams {
   readonly cover: 'tarp' | 'metal';
   readonly backEnd: 'closed' | 'mesh';
   readonly mesh: 'hardware-cloth' | 'welded-wire' | 'poultry-netting';
+  readonly meshSides: MeshFixing;
   readonly roostBars: number;
   readonly wheels: 'none' | 'wheel-8' | 'wheel-10';
   readonly wheelHow: 'fixed' | 'lever' | 'slip-on';
@@ -77,6 +79,7 @@ export const steepRoofPenParams: readonly ParamDef[] = [
     'closed',
   ),
   meshParam('mesh', 'Mesh', 'Skin', 'welded-wire'),
+  ...meshFixParams('Skin', ['sides']),
   { key: 'roostBars', label: 'Roost bars', group: 'Skin', kind: 'count', min: 0, max: 3, default: 2 },
   ...wheelParams('wheel-10', 'fixed'),
   { key: 'handlebar', label: 'Handlebar of pipe', group: 'Moving', kind: 'flag', default: true },
