@@ -3,7 +3,7 @@ import { printLength } from '../measure/index.ts';
 import type { Pt } from '../geometry/index.ts';
 import { partsOf } from '../build/index.ts';
 import type { Assembly, Build, Part } from '../build/index.ts';
-import { dimension } from './dimensions.ts';
+import { boundsOfItems, dimension } from './dimensions.ts';
 import { drawSection } from './drawSection.ts';
 import { paintOrder } from './paintOrder.ts';
 import { CAMERAS, faceCamera, flatArea, nearness, see, solidFaces, toneOf } from './project.ts';
@@ -38,26 +38,6 @@ export const viewsOf = (build: Build): string[] => [
   'section',
   ...build.assemblies.filter((a) => a.flat || a.kind === 'base' || a.kind === 'roof').map((a) => `panel:${a.id}`),
 ];
-
-const boundsOf = (items: readonly DrawItem[], pad: number): Drawing['bounds'] => {
-  const points: Pt[] = items.flatMap((i): Pt[] => {
-    if (i.kind === 'area') return i.rings.flat();
-    if (i.kind === 'line') return [i.from, i.to];
-    const half = i.text.length * i.size * 0.31;
-    const [l, r] = i.anchor === 'middle' ? [half, half] : i.anchor === 'start' ? [0, 2 * half] : [2 * half, 0];
-    return i.turn
-      ? [
-          [i.at[0] - i.size, i.at[1] - l],
-          [i.at[0] + i.size, i.at[1] + r],
-        ]
-      : [
-          [i.at[0] - l, i.at[1] - i.size * 0.4],
-          [i.at[0] + r, i.at[1] + i.size],
-        ];
-  });
-  const [x0, y0, x1, y1] = measurePtBounds(points);
-  return [x0 - pad, y0 - pad, x1 + pad, y1 + pad];
-};
 
 /** What is in view: a frame without its skins; a finished unit without the deck that its roofing hides. */
 const shown = (build: Build, options: DrawOptions): Part[] => {
@@ -127,11 +107,11 @@ const openingChain = (build: Build, view: string, c: Camera, foot: number, size:
 const drawSquareOn = (build: Build, view: string, options: DrawOptions): Drawing => {
   const c = CAMERAS[view] as Camera;
   const parts = shown(build, options);
-  // Face by face from far to near: a sloped roof is before the wall at its eave and behind it at its ridge.
-  const items: DrawItem[] = parts
-    .flatMap((part) => solidFaces(c, part, fillOf(part, options)))
-    .sort((a, b) => a.depth - b.depth)
-    .map((f) => ({ ...f.area, shade: (f.area.shade ?? 0) / 3 }));
+  const items: DrawItem[] = paintOrder(c, parts.flatMap(flatten)).flatMap((part) =>
+    solidFaces(c, part, fillOf(part, options))
+      .sort((m, n) => m.depth - n.depth)
+      .map((f) => ({ ...f.area, shade: (f.area.shade ?? 0) / 3 })),
+  );
   const box = measurePtBounds(items.flatMap((i) => (i.kind === 'area' ? i.rings.flat() : [])));
   const size = Math.max(3, (box[2] - box[0]) / 26);
   const [bx0, by0, bx1, by1] = build.facts.base;
@@ -156,7 +136,7 @@ const drawSquareOn = (build: Build, view: string, options: DrawOptions): Drawing
   }
   return {
     title: view === 'plan' ? 'Plan' : `${view[0]?.toUpperCase() ?? ''}${view.slice(1)} elevation`,
-    bounds: boundsOf(items, size),
+    bounds: boundsOfItems(items, size),
     items,
   };
 };
@@ -186,7 +166,7 @@ const drawThree = (build: Build, options: DrawOptions): Drawing => {
       .sort((a, b) => a.depth - b.depth)
       .map((f) => f.area),
   );
-  return { title: 'View', bounds: boundsOf(items, 2), items };
+  return { title: 'View', bounds: boundsOfItems(items, 2), items };
 };
 
 /** One label a mark, where it stands clear of those already set. */
@@ -295,7 +275,7 @@ const drawPanel = (build: Build, assembly: Assembly, options: DrawOptions): Draw
       });
     }
   }
-  return { title: assembly.name, bounds: boundsOf(items, size), items };
+  return { title: assembly.name, bounds: boundsOfItems(items, size), items };
 };
 
 /**

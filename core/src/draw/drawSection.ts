@@ -2,7 +2,7 @@ import { findHull, findPieces, measurePtBounds } from '../geometry/index.ts';
 import type { ConvexPiece, Pt } from '../geometry/index.ts';
 import { measureBounds } from '../build/index.ts';
 import type { Build } from '../build/index.ts';
-import { dimension } from './dimensions.ts';
+import { boundsOfItems, dimension } from './dimensions.ts';
 import { toneOf } from './project.ts';
 import type { DrawItem, Drawing } from './types.ts';
 
@@ -64,12 +64,8 @@ export const drawSection = (build: Build, at: number = sectionPlace(build)): Dra
     ...dimension([y0, 0], [y0, z1], -size * 2, size),
   );
   const floor = build.facts.floorHeight;
-  if (floor > size * 2) items.push(...dimension([y1, 0], [y1, floor], size * 3, size));
+  if (floor > size) items.push(...dimension([y1, 0], [y1, floor], size * 3, size));
   const plate = build.assemblies.find((a) => a.id === 'back-wall')?.square?.height;
   if (plate !== undefined) items.push(...dimension([y1, floor], [y1, floor + plate], size * 3, size));
-  const all = items.flatMap((i): Pt[] =>
-    i.kind === 'area' ? i.rings.flat() : i.kind === 'line' ? [i.from, i.to] : [i.at],
-  );
-  const [bx0, by0, bx1, by1] = measurePtBounds(all);
-  return { title: 'Section', bounds: [bx0 - size, by0 - size, bx1 + size * 2, by1 + size], items };
+  return { title: 'Section', bounds: boundsOfItems(items, size), items };
 };

@@ -1,42 +1,31 @@
-import { cross, dot, findHull, findPieces, toWorld } from '../geometry/index.ts';
+import { cross, dot, findHull, findPieces, measurePtBounds, toWorld } from '../geometry/index.ts';
 import type { Pt, Vec3 } from '../geometry/index.ts';
 import type { Part } from '../build/index.ts';
 import type { Camera } from './project.ts';
 
+/** A direction that may part two bodies, with how far the body that it is of reaches along it. */
+interface Side<V> {
+  readonly n: V;
+  readonly from: number;
+  readonly to: number;
+}
+
 interface Body {
   readonly part: Part;
   readonly points: readonly Vec3[];
-  readonly normals: readonly Vec3[];
+  /** Planes that may lie between it and another in depth: those that the eye does not see edge on. */
+  readonly planes: readonly Side<Vec3>[];
   readonly screen: readonly [number, number, number, number];
-  /** Silhouette on the picture. */
+  /** Silhouette on the picture, and the directions across its edges. */
   readonly hull: readonly Pt[];
+  readonly edges: readonly Side<Pt>[];
   readonly depth: number;
 }
 
 const EPS = 1e-3;
 
-const bodyOf = (c: Camera, part: Part): Body => {
-  const points = part.shape.outline.flatMap(([p, q]) => [
-    toWorld(part.place, p, q, 0),
-    toWorld(part.place, p, q, part.shape.depth),
-  ]);
-  const xs = points.map((p) => dot(p, c.right));
-  const ys = points.map((p) => dot(p, c.up));
-  const { u, v } = part.place;
-  const normals = findPieces({ ...part.shape, holes: [] }, part.place)[0]?.normals ?? [];
-  return {
-    part,
-    points,
-    normals: [u, v, cross(u, v), ...normals],
-    screen: [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)],
-    hull: findHull(points.map((p): Pt => [dot(p, c.right), dot(p, c.up)])),
-    depth: points.reduce((sum, p) => sum + dot(p, c.toward), 0) / points.length,
-  };
-};
-
-const spread = (points: readonly Vec3[], n: Vec3): readonly [number, number] => {
-  let lo = Infinity;
-  let hi = -Infinity;
+const reach = (points: readonly Vec3[], n: Vec3): readonly [number, number] => {
+  let [lo, hi] = [FAR, -FAR];
   for (const p of points) {
     const d = dot(p, n);
     if (d < lo) lo = d;
@@ -45,20 +34,62 @@ const spread = (points: readonly Vec3[], n: Vec3): readonly [number, number] => 
   return [lo, hi];
 };
 
-/** True when two silhouettes share more than an edge. */
-const covers = (a: readonly Pt[], b: readonly Pt[]): boolean => {
-  for (const ring of [a, b]) {
-    for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
-      const p = ring[j] as Pt;
-      const q = ring[i] as Pt;
-      const [nx, ny] = [q[1] - p[1], p[0] - q[0]];
-      const size = Math.hypot(nx, ny) || 1;
-      const reach = (points: readonly Pt[], pick: (...n: number[]) => number): number =>
-        pick(...points.map(([x, y]) => (x * nx + y * ny) / size));
-      if (reach(a, Math.max) <= reach(b, Math.min) + EPS || reach(b, Math.max) <= reach(a, Math.min) + EPS)
-        return false;
-    }
+const reachFlat = (points: readonly Pt[], n: Pt): readonly [number, number] => {
+  let [lo, hi] = [FAR, -FAR];
+  for (const p of points) {
+    const d = p[0] * n[0] + p[1] * n[1];
+    if (d < lo) lo = d;
+    if (d > hi) hi = d;
   }
+  return [lo, hi];
+};
+
+/** Farther than anything drawn. */
+const FAR = 1e9;
+
+const bodyOf = (c: Camera, part: Part): Body => {
+  const points = part.shape.outline.flatMap(([p, q]) => [
+    toWorld(part.place, p, q, 0),
+    toWorld(part.place, p, q, part.shape.depth),
+  ]);
+  const { u, v } = part.place;
+  const own = findPieces({ ...part.shape, holes: [] }, part.place)[0]?.normals ?? [];
+  const planes: Side<Vec3>[] = [];
+  for (const n of [u, v, cross(u, v), ...own]) {
+    if (Math.abs(dot(n, c.toward)) < 1e-6) continue;
+    if (planes.some((k) => Math.abs(Math.abs(dot(k.n, n)) - 1) < 1e-9)) continue;
+    const [from, to] = reach(points, n);
+    planes.push({ n, from, to });
+  }
+  const hull = findHull(points.map((p): Pt => [dot(p, c.right), dot(p, c.up)]));
+  const edges = hull.map((q, i): Side<Pt> => {
+    const p = hull[(i + hull.length - 1) % hull.length] as Pt;
+    const size = Math.hypot(q[0] - p[0], q[1] - p[1]) || 1;
+    const n: Pt = [(q[1] - p[1]) / size, (p[0] - q[0]) / size];
+    const [from, to] = reachFlat(hull, n);
+    return { n, from, to };
+  });
+  return {
+    part,
+    points,
+    planes,
+    screen: measurePtBounds(hull),
+    hull,
+    edges,
+    depth: points.reduce((sum, p) => sum + dot(p, c.toward), 0) / points.length,
+  };
+};
+
+/** True when two silhouettes share more than an edge. */
+const covers = (a: Body, b: Body): boolean => {
+  for (const [one, other] of [
+    [a, b],
+    [b, a],
+  ] as const)
+    for (const e of one.edges) {
+      const [from, to] = reachFlat(other.hull, e.n);
+      if (from >= e.to - EPS || to <= e.from + EPS) return false;
+    }
   return true;
 };
 
@@ -67,15 +98,17 @@ const compare = (c: Camera, a: Body, b: Body): number => {
   const [ax0, ay0, ax1, ay1] = a.screen;
   const [bx0, by0, bx1, by1] = b.screen;
   if (ax0 >= bx1 - EPS || bx0 >= ax1 - EPS || ay0 >= by1 - EPS || by0 >= ay1 - EPS) return 0;
-  if (!covers(a.hull, b.hull)) return 0;
-  for (const n of [...a.normals, ...b.normals]) {
-    const facing = dot(n, c.toward);
-    if (Math.abs(facing) < 1e-6) continue;
-    const [a0, a1] = spread(a.points, n);
-    const [b0, b1] = spread(b.points, n);
-    if (a0 >= b1 - EPS) return Math.sign(facing);
-    if (b0 >= a1 - EPS) return -Math.sign(facing);
-  }
+  if (!covers(a, b)) return 0;
+  for (const [one, other, sign] of [
+    [a, b, 1],
+    [b, a, -1],
+  ] as const)
+    for (const { n, from, to } of one.planes) {
+      const [lo, hi] = reach(other.points, n);
+      const facing = sign * Math.sign(dot(n, c.toward));
+      if (from >= hi - EPS) return facing;
+      if (lo >= to - EPS) return -facing;
+    }
   return 0;
 };
 

@@ -19,6 +19,21 @@ export interface InsideNestPlan {
   readonly joins: string;
 }
 
+/** Clear height of a box at its front; its roof rises to the wall at 45°. */
+const FRONT = 12;
+
+/** How far a row reaches below and above its floor, and its lip beyond its depth. */
+export const insideNestSize = (
+  depth: number,
+): { readonly low: number; readonly high: number; readonly lip: number } => ({
+  low: -PLY - CLEAT,
+  high: FRONT + depth,
+  lip: PLY + Math.SQRT1_2 * PLY,
+});
+
+/** Width of a row with its dividers and ends. */
+export const insideNestWidth = (count: number, boxWidth: number): number => count * boxWidth + (count + 1) * PLY;
+
 /**
  * Boxes hung inside a room on a ledger: floor, back, dividers, a lip that holds the litter and a roof at 45° so that nobody sleeps
  * on it. The row lifts off its ledger to be washed.
@@ -26,8 +41,8 @@ export interface InsideNestPlan {
 export const fitInsideNests = (sketch: Sketch, plan: InsideNestPlan): void => {
   const { axes, from, count, boxWidth, depth, bottom: z } = plan;
   const id = 'nests';
-  const wide = count * boxWidth + (count + 1) * PLY;
-  const front = 12;
+  const wide = insideNestWidth(count, boxWidth);
+  const front = FRONT;
   const back = front + depth;
   const ply = { role: 'nest' as const, item: 'ply-1/2' };
   const add = (
@@ -84,7 +99,7 @@ export const fitInsideNests = (sketch: Sketch, plan: InsideNestPlan): void => {
   sketch.assembly({
     id,
     name: 'nest row',
-    kind: 'nest',
+    kind: 'fittings',
     face: faceOf(axes, from, 0, z),
     flat: false,
     tapes: [],

@@ -40,3 +40,41 @@ export const fitFeedTubes = (
       joins: { to: plan.joins, how: 'strapped to the inner wall, elbow and port through it into the bird room' },
     });
 };
+
+/** A bar of drinking nipples strapped along a wall's inner face, which is where the axes start; `a` along it. */
+export const fitWaterBar = (
+  sketch: Sketch,
+  axes: Axes,
+  plan: { readonly from: number; readonly length: number; readonly height: number; readonly joins: string },
+): void => {
+  const pipe = findPiece('pvc-3/4');
+  const r = pipe.thickness / 2;
+  // Whole lengths of pipe, coupled.
+  const pieces = Math.ceil(plan.length / pipe.length - 1e-6);
+  const each = plan.length / pieces;
+  for (let i = 0; i < pieces; i++)
+    sketch.add(
+      polyPart(
+        axes,
+        'water',
+        { id: `water/bar-${i + 1}`, name: 'water bar', role: 'pipe', item: pipe.key },
+        'tz',
+        ring(r, plan.height, r),
+        plan.from + i * each,
+        each,
+        { form: 'section' },
+      ),
+    );
+  sketch.assembly({
+    id: 'water',
+    name: 'water bar',
+    kind: 'fittings',
+    face: faceOf(axes, plan.from, 0, plan.height),
+    flat: false,
+    tapes: [],
+    joins: {
+      to: plan.joins,
+      how: 'strapped level to the studs, filter and regulator outside where they can be reached',
+    },
+  });
+};

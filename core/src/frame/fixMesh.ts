@@ -1,18 +1,10 @@
-import {
-  add,
-  cross,
-  dot,
-  findPieces,
-  clipBelow,
-  measureArea,
-  measurePtBounds,
-  measureSeparation,
-  scale,
-} from '../geometry/index.ts';
-import type { ConvexPiece, Pt, Vec3 } from '../geometry/index.ts';
+import { add, cross, findPieces, clipBelow, measureArea, measurePtBounds, scale } from '../geometry/index.ts';
+import type { ConvexPiece, Pt } from '../geometry/index.ts';
 import type { EndCut, MeshFixing, PartDraft } from '../build/index.ts';
 import { findLumber } from '../stock/index.ts';
 import type { Axes } from './axes.ts';
+import { freeStretches } from './freeStretches.ts';
+import type { Stretch } from './freeStretches.ts';
 import { polyPart, sawAngle } from './makePart.ts';
 import type { Sketch } from './sketch.ts';
 
@@ -139,25 +131,11 @@ const turned = (ring: readonly Pt[], degrees: number): Pt[] => {
 };
 
 /** Stretches of a strip that nothing stands in, `[from, to]` along its length. */
-const freeOf = (strip: PartDraft, pieces: readonly ConvexPiece[]): readonly (readonly [number, number])[] => {
+const freeOf = (strip: PartDraft, pieces: readonly ConvexPiece[]): readonly Stretch[] => {
   const [body] = findPieces(strip.shape, strip.place);
-  if (!body) return [];
-  const { u, origin } = strip.place;
-  const zero = dot(u, origin);
-  let free: (readonly [number, number])[] = [[0, strip.length]];
-  for (const piece of pieces) {
-    if ([0, 1, 2].some((k) => at(piece.low, k) > at(body.high, k) || at(piece.high, k) < at(body.low, k))) continue;
-    if (measureSeparation(piece, body, -CLEAR / 2) > -CLEAR / 2) continue;
-    const along = piece.points.map((p) => dot(u, p) - zero);
-    const [from, to] = [Math.min(...along) - CLEAR, Math.max(...along) + CLEAR];
-    free = free.flatMap(([a, b]): (readonly [number, number])[] =>
-      to <= a || from >= b ? [[a, b]] : [[a, from] as const, [to, b] as const].filter(([x, y]) => y - x >= LEAST),
-    );
-  }
-  return free;
+  const { origin, u } = strip.place;
+  return body ? freeStretches(body, origin, u, strip.length, pieces, CLEAR, LEAST) : [];
 };
-
-const at = (v: Vec3, k: number): number => v[k] as number;
 
 /** The battens of one face of a mesh, on the side of it that has room. */
 const battenFace = (mesh: PartDraft, pieces: readonly ConvexPiece[]): readonly PartDraft[] => {

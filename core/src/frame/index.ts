@@ -26,3 +26,4 @@ export * from './framePenLid.ts';
 export * from './fitWheels.ts';
 export * from './fitInsideNests.ts';
 export * from './fixMesh.ts';
+export * from './freeStretches.ts';

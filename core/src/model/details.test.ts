@@ -77,8 +77,8 @@ describe('what stands in the bird room', () => {
     expect(notes(made)).toContain('ladder-has-no-room');
   });
   it('nipples bring a filter and regulator with them', () => {
-    expect(counted(build('skid-house', { nipples: 4 }), 'regulator')).toBe(1);
-    expect(counted(build('skid-house', { nipples: 0 }), 'regulator')).toBe(0);
+    expect(counted(build('walk-in', { nipples: 4 }), 'regulator')).toBe(1);
+    expect(counted(build('walk-in', { nipples: 0 }), 'regulator')).toBe(0);
   });
 });
 

@@ -3,7 +3,7 @@ import type { Check, Finding } from '../types.ts';
 /** Every nest row outside has its hole in the wall: the most forgotten of all. */
 export const nestHole: Check = ({ build }) =>
   build.assemblies.flatMap((a): Finding[] => {
-    if (a.kind !== 'nest' || build.facts.nests?.wall === 'inside') return [];
+    if (a.kind !== 'nest') return [];
     const holes = build.openings.filter((o) => o.kind === 'nest').length;
     const rows = build.assemblies.filter((b) => b.kind === 'nest').length;
     if (holes >= rows) return [];

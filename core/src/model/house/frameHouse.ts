@@ -15,6 +15,8 @@ import type { Axes, PlacedOpening, RampFit, Sketch } from '../../frame/index.ts'
 import { findMesh } from '../../stock/index.ts';
 import { fitHouse } from './fit.ts';
 import type { HouseFittings } from './fit.ts';
+import { hangNests, hangWaterBar } from './hangInside.ts';
+import type { RoomPlan } from './hangInside.ts';
 import { frameHouseRoof, needsDoublePlate, roofTop } from './roof.ts';
 import type { HouseRoof } from './roof.ts';
 import type { HouseParams } from './types.ts';
@@ -191,9 +193,6 @@ export const frameHouse = (sketch: Sketch, p: HouseParams, s: HouseSetting): Fra
       });
   }
   sketch.hardware('chain', p.hangers, 'hung from the rafters');
-  sketch.hardware('nipple', p.nipples, 'water bar');
-  // Mains of 60 to 70 psi is brought down to about 10 behind a filter.
-  if (p.nipples > 0) sketch.hardware('regulator', 1, 'water bar');
   const rafterItem = s.rafterItem ?? '2x4';
   const { vent } = frameHouseRoof(sketch, {
     roof,
@@ -212,12 +211,30 @@ export const frameHouse = (sketch: Sketch, p: HouseParams, s: HouseSetting): Fra
     cupola: p.cupola,
   });
 
+  const lower = Math.min(roof.front, roof.back);
+  const room: RoomPlan = {
+    axes,
+    x: [room0 + lining, room1 - lining],
+    y: [wall + lining, D - wall - lining],
+    face: wall + lining,
+    placed,
+    centres,
+    ...(p.roostBars > 0 ? { roost: [Math.max(wall, firstT - 2), D - wall] as const } : {}),
+    under: { front: roof.front, back: roof.back, left: lower, right: lower },
+    walls: s.inner ? ['front', 'back', 'left'] : ['front', 'right', 'back', 'left'],
+  };
+  const insideNests = hangNests(sketch, p, room);
+  const nipples = hangWaterBar(sketch, p, room);
+  sketch.hardware('nipple', nipples, 'water bar');
+  // Mains of 60 to 70 psi is brought down to about 10 behind a filter.
+  if (nipples > 0) sketch.hardware('regulator', 1, 'water bar');
+
   const way = fitted.ways[0];
   const doorOpening = (['front', 'back', 'left', 'right'] as const).flatMap((side) =>
     placed[side].filter((o) => o.kind === 'people door').map((o) => ({ side, o })),
   )[0];
   const nest = fitted.nests[0];
-  const nestCount = fitted.nests.reduce((n, row) => n + row.count, 0);
+  const nestCount = fitted.nests.reduce((n, row) => n + row.count, 0) + insideNests;
   const rafterSpan = roof.kind === 'lean' ? D - 2 * wall : D / 2 - wall;
   const bars = p.roostKind === 'shelf' ? Math.max(1, p.roostBars) : p.roostBars;
   return {
@@ -240,6 +257,18 @@ export const frameHouse = (sketch: Sketch, p: HouseParams, s: HouseSetting): Fra
         p.roostBars > 0
           ? [{ height: p.roostHeight, length: inside, bars: p.roostBars, spacing: ROOST_CLEAR, toWall: ROOST_CLEAR }]
           : [],
+      ...(insideNests > 0 && !nest
+        ? {
+            nests: {
+              count: insideNests,
+              bottom: p.nestBottom,
+              top: p.nestBottom + 12,
+              width: p.nestWidth,
+              depth: p.nestDepth,
+              wall: 'inside' as const,
+            },
+          }
+        : {}),
       ...(nest
         ? {
             nests: {

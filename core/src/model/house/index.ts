@@ -6,5 +6,6 @@ export * from './wishes.ts';
 export * from './resolve.ts';
 export * from './fit.ts';
 export * from './frameHouse.ts';
+export * from './hangInside.ts';
 export * from './innerWall.ts';
 export * from './liner.ts';

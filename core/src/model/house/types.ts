@@ -22,7 +22,8 @@ export interface HouseParams {
   readonly popHeight: number;
   readonly popMotor: boolean;
   readonly nestWall: Side | 'none';
-  readonly nestStyle: 'outside lid' | 'drop front';
+  /** A row that hangs outside and how it opens, or one inside that lifts off its ledger. */
+  readonly nestStyle: 'outside lid' | 'drop front' | 'inside';
   readonly nestCount: number;
   readonly nestWidth: number;
   readonly nestDepth: number;

@@ -55,15 +55,16 @@ const wishesOf = (p: HouseParams, roof: HouseRoof, plates: 1 | 2): Wish[] => {
     leastHeight: 10,
     margin: CHANNELS,
   });
-  add(p.nestWall, {
-    id: 'nest',
-    kind: 'nest',
-    style: p.nestStyle,
-    width: nestRowWidth(p.nestCount, p.nestWidth),
-    height: NEST_HOLE,
-    bottom: p.nestBottom,
-    leastHeight: 10,
-  });
+  if (p.nestStyle !== 'inside')
+    add(p.nestWall, {
+      id: 'nest',
+      kind: 'nest',
+      style: p.nestStyle,
+      width: nestRowWidth(p.nestCount, p.nestWidth),
+      height: NEST_HOLE,
+      bottom: p.nestBottom,
+      leastHeight: 10,
+    });
   if (p.windowWall !== 'none') {
     const high = plateTop(roof, p.windowWall);
     // Up under its header, above the birds' heads.

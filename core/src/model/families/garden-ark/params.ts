@@ -58,7 +58,7 @@ export const gardenArkParams: readonly ParamDef[] = [
       overhangBack: [3, 8],
       overhangSide: [2.5, 6],
     },
-    choices: { siding: ['ply-1/2'] },
+    choices: { siding: ['ply-1/2'], nestStyle: ['outside lid', 'drop front'] },
     omit: [
       'doorWall',
       'doorStyle',
