@@ -21,6 +21,8 @@ export interface DemoOrder {
   };
   readonly change?: Readonly<Record<string, string | number | boolean>>;
   readonly rods?: readonly [number, number, number, number];
+  /** Narrowest way in, inches. */
+  readonly gate?: number;
   readonly note?: string;
 }
 
@@ -50,6 +52,7 @@ export const ORDERS: readonly DemoOrder[] = [
     upTo: 'ground',
     flock: { kind: 'layers', now: 4, later: 5 },
     rods: [48.5, 55.25, 64.75, 58],
+    gate: 120,
     note: 'Custom, falls to the brook.',
   },
   {
@@ -70,6 +73,7 @@ export const ORDERS: readonly DemoOrder[] = [
     upTo: 'planned',
     flock: { kind: 'meat', now: 12, later: 12, mover: 'one adult' },
     rods: [51, 51.25, 51.5, 51.25],
+    gate: 84,
   },
   {
     customer: person('Gethin Moor', 15, 'Sluice House, Nether Wade', 18),

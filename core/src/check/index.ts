@@ -1,4 +1,5 @@
 export * from './types.ts';
 export * from './checkBuild.ts';
+export * from './passGate.ts';
 export { CHECKS } from './rules/index.ts';
 export * from './titles.ts';

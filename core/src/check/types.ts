@@ -106,6 +106,12 @@ export interface CheckSite {
   readonly gate?: number;
 }
 
+/** What the rules are told of a surveyed site. */
+export const siteOf = (survey: { readonly gate?: number }, pads: { readonly slope: number }): CheckSite => ({
+  slope: pads.slope,
+  ...(survey.gate === undefined ? {} : { gate: survey.gate }),
+});
+
 /** What a rule looks at. `site` is known once the ground is surveyed. */
 export interface CheckContext {
   readonly build: Build;

@@ -9,10 +9,14 @@ export interface PadReading {
   readonly rod: number;
 }
 
-/** A survey of one site. `lift` is how far the highest pad shall stand above its ground, inches. */
+/**
+ * A survey of one site. `lift` is how far the highest pad shall stand above its ground, `gate` the narrowest way in where it was
+ * measured; inches.
+ */
 export interface Survey {
   readonly pads: readonly PadReading[];
   readonly lift: number;
+  readonly gate?: number;
 }
 
 /** Raised when a survey cannot be read; names the pad, the value and the rule. */
@@ -38,14 +42,14 @@ const number = (v: unknown, where: string, least: number, most: number): number 
 };
 
 /**
- * Reads a survey from parsed JSON: `{"pads": [{"id", "x", "y", "rod"}], "lift"}`.
+ * Reads a survey from parsed JSON: `{"pads": [{"id", "x", "y", "rod"}], "lift", "gate"}`, the last two if known.
  * @throws SurveyError naming the pad, the value and the rule
  */
 export const readSurvey = (json: unknown): Survey => {
   const s = record(json, 'A survey');
-  const extra = Object.keys(s).find((k) => !['pads', 'lift'].includes(k));
+  const extra = Object.keys(s).find((k) => !['pads', 'lift', 'gate'].includes(k));
   if (extra !== undefined)
-    throw new SurveyError(`The survey has "${extra}", which does not belong there; it has pads and lift.`);
+    throw new SurveyError(`The survey has "${extra}", which does not belong there; it has pads, lift and gate.`);
   if (!Array.isArray(s.pads) || s.pads.length < 3)
     throw new SurveyError('pads must be a list of at least 3 pads, each with id, x, y and rod.');
   const ids = new Set<string>();
@@ -64,5 +68,9 @@ export const readSurvey = (json: unknown): Survey => {
       rod: number(p.rod, `${where}.rod`, 0, ROD),
     };
   });
-  return { pads, lift: s.lift === undefined ? 0 : number(s.lift, 'lift', 0, 48) };
+  return {
+    pads,
+    lift: s.lift === undefined ? 0 : number(s.lift, 'lift', 0, 48),
+    ...(s.gate === undefined ? {} : { gate: number(s.gate, 'gate', 12, 600) }),
+  };
 };

@@ -65,3 +65,16 @@ describe('planPads', () => {
     expect(() => readSurvey({ pads: [] })).toThrow(/at least 3 pads/);
   });
 });
+
+describe('the narrowest way in', () => {
+  const pads = ['a', 'b', 'c'].map((id, i) => ({ id, x: i * 10, y: i === 1 ? 10 : 0, rod: 50 }));
+  it('is kept where it was measured, and left out where it was not', () => {
+    expect(readSurvey({ pads, gate: 41.5 }).gate).toBe(41.5);
+    expect('gate' in readSurvey({ pads })).toBe(false);
+  });
+  it.each([
+    [4, /gate is 4 in; it must be from 12 to 600/],
+    ['wide', /gate is "wide"; it must be a number of inches/],
+    [Number.NaN, /gate is null; it must be a number of inches/],
+  ])('%s is turned down', (gate, message) => expect(() => readSurvey({ pads, gate })).toThrow(message));
+});

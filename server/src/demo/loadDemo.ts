@@ -195,7 +195,10 @@ const loadOrder = async (
         y: i > 1 ? deep : 0,
         rod,
       }));
-      await trx('surveys').insert({ order_id: id, survey: json({ pads, lift: 0 }) });
+      await trx('surveys').insert({
+        order_id: id,
+        survey: json({ pads, lift: 0, ...(o.gate === undefined ? {} : { gate: o.gate }) }),
+      });
     }
     if (reached(o, 'accepted'))
       Object.assign(done, { accepted_revision_id: revision, accepted_price: json(computed.price), accepted_at: now });

@@ -1,6 +1,6 @@
 import { randomBytes } from 'node:crypto';
 import { BadRequestException, ConflictException, Inject, Injectable, NotFoundException } from '@nestjs/common';
-import { defaultFlock } from '@rubbet/core/check';
+import { defaultFlock, siteOf } from '@rubbet/core/check';
 import type { Flock } from '@rubbet/core/flock';
 import { defaultsOf, findFamily, parseSpec } from '@rubbet/core/model';
 import type { Spec } from '@rubbet/core/model';
@@ -195,7 +195,7 @@ export class Orders {
         ...(order.flock ? { flock: order.flock } : {}),
         miles: order.customer.miles,
         quantity: order.quantity,
-        ...(order.survey ? { site: { slope: order.survey.pads.slope } } : {}),
+        ...(order.survey ? { site: siteOf(order.survey.survey, order.survey.pads) } : {}),
       },
       rules,
     );

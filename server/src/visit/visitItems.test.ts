@@ -4,7 +4,7 @@ import { VISIT_ITEMS, visitItems } from './visitItems.ts';
 const order = (family: string, size: [number, number, number], fall = 0, visited: string[] = []): OrderDetail =>
   ({
     revision: { spec: { family, schema: 1, params: {} }, summary: { size } },
-    survey: fall > 0 ? { pads: { fall } } : null,
+    survey: fall > 0 ? { pads: { fall }, survey: {} } : null,
     visited,
   }) as unknown as OrderDetail;
 
@@ -15,6 +15,16 @@ describe('what a customer prepares', () => {
   it('gives the gate six inches more than the narrower side', () => {
     const gate = visitItems(order('low-pen', [96.5, 62.2, 28])).find((i) => i.key === 'gate');
     expect(gate?.text).toMatch(/63″ wide and 28″ high.*must be 69″/);
+  });
+  it('says whether a measured way in is wide enough', () => {
+    const at = (gate: number) =>
+      visitItems({
+        ...order('low-pen', [96.5, 62.2, 28]),
+        survey: { pads: { fall: 0 }, survey: { gate } },
+      } as unknown as OrderDetail).find((i) => i.key === 'gate')?.text;
+    expect(at(72)).toMatch(/measured 72″ .* of 63″ passes/);
+    // A hand on each side is wanted: 64.2 in.
+    expect(at(64)).toMatch(/measured 64″ .* is 63″ wide: we will ask/);
   });
   it('speaks of blocks only where the ground falls and something stays', () => {
     const ground = (o: OrderDetail) => visitItems(o).find((i) => i.key === 'ground')?.text ?? '';

@@ -20,6 +20,7 @@ export const visitItems = (order: OrderDetail): VisitItem[] => {
   const wide = size ? Math.min(size[0], size[1]) : undefined;
   const movable = findFamily(order.revision?.spec.family ?? '')?.movable ?? false;
   const fall = order.survey?.pads.fall ?? 0;
+  const gate = order.survey?.survey.gate;
   const text: Record<(typeof VISIT_ITEMS)[number], readonly [string, string]> = {
     ground: [
       'Level the place',
@@ -31,9 +32,13 @@ export const visitItems = (order: OrderDetail): VisitItem[] => {
     ],
     gate: [
       'Measure the gate',
-      wide
-        ? `The unit is ${inches(wide)} wide and ${inches(size?.[2] ?? 0)} high as it comes: the narrowest place on its way must be ${inches(wide + 6)}.`
-        : 'Tell us the narrowest place on the way in.',
+      gate !== undefined && wide
+        ? gate >= wide + 2
+          ? `We measured ${inches(gate)} at the narrowest place: the unit of ${inches(wide)} passes. Keep it clear on the day.`
+          : `We measured ${inches(gate)} at the narrowest place and the unit is ${inches(wide)} wide: we will ask you how to bring it in.`
+        : wide
+          ? `The unit is ${inches(wide)} wide and ${inches(size?.[2] ?? 0)} high as it comes: the narrowest place on its way must be ${inches(wide + 6)}.`
+          : 'Tell us the narrowest place on the way in.',
     ],
     turning: [
       'Room for the trailer',

@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
+import { passGate } from '@rubbet/core/check';
 import { drawPads } from '@rubbet/core/draw';
 import { LengthError, parseLength, printLength } from '@rubbet/core/measure';
 import { measureSiteRamp, planPads } from '@rubbet/core/site';
@@ -27,6 +28,14 @@ const read = (text: string): { readonly rod?: number; readonly error?: string } 
   }
 };
 
+/** The narrowest way in as typed, if it was measured. */
+const readGate = (text: string): { readonly width?: number; readonly error?: string } => {
+  if (text.trim() === '') return {};
+  const { rod, error } = read(text);
+  if (error !== undefined || rod === undefined) return { error: error ?? 'Write it like 52 1/2.' };
+  return rod < 12 ? { error: 'A way in is at least 12 inches wide.' } : { width: rod };
+};
+
 /** Ground station: four rod readings to pad heights. */
 export const GroundStation = () => {
   const { order, write } = useStation();
@@ -47,12 +56,17 @@ export const GroundStation = () => {
     CORNERS.map((_, i) => (saved?.pads[i] ? printLength(saved.pads[i].rod) : '')),
   );
   const [liftText, setLift] = useState(printLength(saved?.lift ?? 0));
+  const [gateText, setGate] = useState(saved?.gate === undefined ? '' : printLength(saved.gate));
   const readings = texts.map(read);
   const lift = read(liftText);
-  const complete = readings.every((r) => r.rod !== undefined) && lift.rod !== undefined && lift.rod <= 48;
+  const gate = readGate(gateText);
+  const complete =
+    readings.every((r) => r.rod !== undefined) && lift.rod !== undefined && lift.rod <= 48 && gate.error === undefined;
+  const way = build && gate.width !== undefined ? passGate(build, gate.width, rules.check.loadWidth) : undefined;
   const survey: Survey | undefined = complete
     ? {
         lift: lift.rod ?? 0,
+        ...(gate.width === undefined ? {} : { gate: gate.width }),
         pads: CORNERS.map((name, i): PadReading => ({
           id: name.replace(' ', '-'),
           name,
@@ -100,6 +114,45 @@ export const GroundStation = () => {
           >
             {(id) => <Input id={id} className="cond" value={liftText} onChange={(e) => setLift(e.target.value)} />}
           </Field>
+          <Field
+            label="Narrowest way in"
+            help="Gate, path or gap between buildings on its way from the road; leave it empty where it is not known."
+            error={gate.error}
+          >
+            {(id) => (
+              <Input
+                id={id}
+                className="cond"
+                placeholder="not measured"
+                value={gateText}
+                aria-invalid={gate.error !== undefined}
+                onChange={(e) => setGate(e.target.value)}
+              />
+            )}
+          </Field>
+          {way && (
+            <Box
+              bg={way.passes ? 'mosswash' : 'amberwash'}
+              borderLeft="4px solid"
+              borderColor={way.passes ? 'moss' : 'amber'}
+              px={3}
+              py={2}
+              data-way={way.passes ? 'passes' : 'blocked'}
+            >
+              {!way.whole ? (
+                'It comes as panels, which are carried in.'
+              ) : way.passes ? (
+                <>
+                  It passes: <Len inches={way.across} /> across, with a hand on each side.
+                </>
+              ) : (
+                <>
+                  It does not pass: it is <Len inches={way.across} /> across and wants <Len inches={way.needed} />. Take
+                  it in as panels, lift it over, or build it narrower.
+                </>
+              )}
+            </Box>
+          )}
           <Box>
             <Button disabled={!complete} onClick={() => void save()}>
               Keep these readings

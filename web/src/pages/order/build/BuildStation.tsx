@@ -16,6 +16,7 @@ import {
   removeFitting,
 } from '@rubbet/core/model';
 import type { LengthParam, Spec } from '@rubbet/core/model';
+import { siteOf } from '@rubbet/core/check';
 import type { Finding } from '@rubbet/core/check';
 import { useMe, useRules } from '../../../data/hooks.ts';
 import type { Model } from '../../../data/types.ts';
@@ -103,7 +104,7 @@ const Configure = ({ first }: { readonly first: Spec }) => {
       ...(order.flock ? { flock: order.flock } : {}),
       miles: order.customer.miles,
       quantity: order.quantity,
-      ...(order.survey ? { site: { slope: order.survey.pads.slope } } : {}),
+      ...(order.survey ? { site: siteOf(order.survey.survey, order.survey.pads) } : {}),
     }),
     [spec, order.flock, order.customer.miles, order.quantity, order.survey],
   );
