@@ -171,8 +171,39 @@ describe('every kind of unit', () => {
     await settled();
     await sees(page, 'Mirrored');
     expect(await left()).toBe(1);
+    // What stands right of the middle as drawn stands left of it now, and goes where it is pulled.
+    const turned = await place('door');
+    await drag('[data-opening="door"]', 30, 0);
+    const pulled = await place('door');
+    expect(pulled[0]).toBeGreaterThan(turned[0] as number);
+    expect(pulled.slice(2)).toEqual(turned.slice(2));
+    await press(page, 'vent');
+    await page.waitForSelector('[data-opening^="vent"]');
+    await press(page, 'Undo');
+    await press(page, 'Undo');
+    await settled();
+    expect(await place('door')).toEqual(turned);
     await press(page, 'As drawn');
     await settled();
+  });
+});
+
+describe('what is kept', () => {
+  it('a locked dimension is locked for everyone once the revision is kept, and opened by one undo', async () => {
+    await openBuild();
+    await press(page, 'Lock Floor, long side');
+    await press(page, 'Keep this revision');
+    await noticed(page, 'done', /Kept as revision/);
+    expect((await world.api(page, `/orders/${order}`)).revision.spec.locked).toEqual(['length']);
+    await openBuild();
+    await page.waitForSelector('::-p-aria(Open the lock of Floor, long side)');
+    await press(page, 'Open the lock of Floor, long side');
+    await press(page, 'Undo');
+    await page.waitForSelector('::-p-aria(Open the lock of Floor, long side)');
+    await press(page, 'Open the lock of Floor, long side');
+    await press(page, 'Keep this revision');
+    await noticed(page, 'done', /Kept as revision/);
+    expect((await world.api(page, `/orders/${order}`)).revision.spec.locked).toBeUndefined();
   });
 });
 

@@ -1,11 +1,12 @@
-import { add, dot, findPieces, scale, sub, toWorld } from '../geometry/index.ts';
+import { add, dot, findPieces, scale, sub, toLocal, toWorld } from '../geometry/index.ts';
 import type { Placement, Pt, Vec3 } from '../geometry/index.ts';
 import type { Assembly, Build, Part, Side, Tape } from './types.ts';
 
-const SWAPPED: Record<Side, Side> = { front: 'front', back: 'back', left: 'right', right: 'left' };
+/** The side that a side becomes. */
+export const SWAPPED: Record<Side, Side> = { front: 'front', back: 'back', left: 'right', right: 'left' };
 
 /** Words for sides change places, so that a mirrored unit's left wall is called its right one. */
-const swapWords = (text: string): string =>
+export const swapWords = (text: string): string =>
   text.replace(
     /\b(left|right|Left|Right)\b/g,
     (w) => ({ left: 'right', right: 'left', Left: 'Right', Right: 'Left' })[w] ?? w,
@@ -19,6 +20,21 @@ const mirrorTape = (tape: Tape): Tape => ({
     .reverse()
     .map((m) => ({ ...m, at: tape.length - m.at, side: m.side === 'right' ? ('left' as const) : ('right' as const) })),
 });
+
+/** Width that a panel's face is turned in: its plate and as much again as it starts from the face's edge, else what it reaches. */
+const measureFace = (build: Build, a: Assembly): number => {
+  const tape = a.tapes[0];
+  const plate = build.parts.find((p) => p.id === tape?.parts[0]);
+  if (tape && plate) return 2 * toLocal(a.face, plate.place.origin)[0] + tape.length;
+  return Math.max(
+    0,
+    ...build.parts
+      .filter((p) => p.assembly === a.id)
+      .flatMap((p) =>
+        findPieces(p.shape, p.place).flatMap((piece) => piece.points.map((c) => dot(sub(c, a.face.origin), a.face.u))),
+      ),
+  );
+};
 
 /**
  * The same unit with left and right exchanged, over its own middle. Ids stay, so that parts can be compared; names, sides and
@@ -39,24 +55,7 @@ export const mirrorBuild = (build: Build): Build => {
     };
   };
   const parts = build.parts.map(mirrorPart);
-  /** Width of a panel along its face, from the face's origin. */
-  const widths = new Map(
-    build.assemblies.map((a) => {
-      const mine = build.parts.filter((p) => p.assembly === a.id);
-      const tape = a.tapes[0]?.length ?? 0;
-      const most =
-        mine.length === 0
-          ? 0
-          : Math.max(
-              ...mine.flatMap((p) =>
-                findPieces(p.shape, p.place).flatMap((piece) =>
-                  piece.points.map((c) => dot(sub(c, a.face.origin), a.face.u)),
-                ),
-              ),
-            );
-      return [a.id, Math.max(most, tape)] as const;
-    }),
-  );
+  const widths = new Map(build.assemblies.map((a) => [a.id, measureFace(build, a)]));
   const mirrorFace = (face: Placement, width: number): Placement => ({
     origin: flip(add(face.origin, scale(face.u, width))),
     u: scale(turn(face.u), -1),
@@ -66,6 +65,7 @@ export const mirrorBuild = (build: Build): Build => {
     ...a,
     name: swapWords(a.name),
     face: mirrorFace(a.face, widths.get(a.id) ?? 0),
+    turned: widths.get(a.id) ?? 0,
     tapes: a.tapes.map(mirrorTape),
     ...(a.joins ? { joins: { ...a.joins, how: swapWords(a.joins.how) } } : {}),
   });
@@ -85,6 +85,12 @@ export const mirrorBuild = (build: Build): Build => {
       return { ...f, name: swapWords(f.name), place, region };
     }),
     hardware: build.hardware.map((h) => ({ ...h, where: swapWords(h.where) })),
+    notes: build.notes.map((n) => ({
+      ...n,
+      what: swapWords(n.what),
+      why: swapWords(n.why),
+      ...(n.fix ? { fix: { ...n.fix, label: swapWords(n.fix.label) } } : {}),
+    })),
     facts: {
       ...build.facts,
       ...(build.facts.nests

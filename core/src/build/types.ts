@@ -132,6 +132,8 @@ export interface Assembly {
   readonly joins?: { readonly to: string; readonly how: string };
   /** Station that builds it. */
   readonly site?: boolean;
+  /** In a mirrored build: the width that its face was turned in. */
+  readonly turned?: number;
 }
 
 /** A side of a unit, seen from outside. */

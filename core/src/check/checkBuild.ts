@@ -1,3 +1,4 @@
+import { swapWords } from '../build/index.ts';
 import type { Build } from '../build/index.ts';
 import type { Flock } from '../flock/index.ts';
 import { readParams, findFamily, SpecError } from '../model/index.ts';
@@ -38,6 +39,12 @@ const usable = (spec: Spec, finding: Finding): Finding => {
   }
 };
 
+/** A rule names walls as the parameters do; a mirrored unit's are seen on the other side. */
+const asSeen = (spec: Spec, { fix, ...finding }: Finding): Finding =>
+  fix && spec.mirrored && Object.values(fix.patch).some((v) => v === 'left' || v === 'right')
+    ? { ...finding, fix: { ...fix, label: swapWords(fix.label) } }
+    : { ...finding, ...(fix ? { fix } : {}) };
+
 /** All findings of a build: what the framing could not do, then every judgement rule; stops first. */
 export const checkBuild = (
   build: Build,
@@ -58,7 +65,7 @@ export const checkBuild = (
   };
   const [first] = build.parts;
   return (
-    [...notes, ...CHECKS.flatMap((check) => check(context))]
+    [...notes, ...CHECKS.flatMap((check) => check(context)).map((f) => asSeen(spec, f))]
       .map((f) => ({ ...f, where: [...new Set(f.where.flatMap(present))] }))
       // What is about the unit as a whole is shown at its first part.
       .map((f) => (f.where.length > 0 || !first ? f : { ...f, where: [first.id] }))

@@ -74,6 +74,12 @@ export const specSchema = (): Record<string, unknown> => ({
         items: f.carries.walls.length === 0 ? false : fittingSchema(f),
       },
       mirrored: { type: 'boolean', description: 'Left and right exchanged.' },
+      locked: {
+        type: 'array',
+        description: 'Parameters that are settled, which an editor leaves alone.',
+        uniqueItems: true,
+        items: { enum: f.params.map((p) => p.key) },
+      },
     },
   })),
 });

@@ -1,5 +1,17 @@
 import fc from 'fast-check';
-import { copyFitting, fittingOf, newFitting, putFitting, removeFitting, snapLeft, wallLayout } from './editFittings.ts';
+import {
+  asSpecified,
+  copyFitting,
+  fittingOf,
+  newFitting,
+  putFitting,
+  removeFitting,
+  snapLeft,
+  wallLayout,
+} from './editFittings.ts';
+import { SWAPPED } from '../build/index.ts';
+import type { Side } from '../build/index.ts';
+import { FAMILIES } from './families/index.ts';
 import { buildSpec, parseSpec, SpecError } from './spec.ts';
 
 const spec = parseSpec({ family: 'raised-lean-to', params: { length: 96, windowWall: 'none' } });
@@ -125,4 +137,86 @@ describe('fittings in a file', () => {
     expect(bad([good], 'hoop-pen')).toMatch(/the sides of a hoop-pen carry none/);
     expect(bad(['window'])).toMatch(/fittings\[0\]: "window" is not a fitting with id, kind/);
   });
+});
+
+describe('a mirrored unit', () => {
+  const SIDES: readonly Side[] = ['front', 'back', 'left', 'right'];
+  const houses = FAMILIES.filter((f) => f.carries.walls.length > 0).map((f) => f.key);
+  it.each(houses)(
+    '%s has its walls on the other side, as long and with the same studs from the other end',
+    (family) => {
+      const plain = buildSpec(parseSpec({ family }));
+      const turned = buildSpec(parseSpec({ family, mirrored: true }));
+      for (const side of SIDES) {
+        const [was, is] = [wallLayout(plain, SWAPPED[side]), wallLayout(turned, side)];
+        expect(is?.assembly).toBe(was?.assembly);
+        if (!was || !is) continue;
+        expect(is.length).toBeCloseTo(was.length, 6);
+        expect(is.studs).toHaveLength(was.studs.length);
+        // A stud is 1 1/2 in wide: its low edge from one end is its high edge from the other.
+        const back = was.studs.map((n) => was.length - n - 1.5).sort((a, b) => a - b);
+        is.studs.forEach((n, i) => expect(Math.abs(n - (back[i] ?? NaN))).toBeLessThanOrEqual(1 / 16));
+      }
+    },
+  );
+  it.each(houses)('%s: what is put where it is seen stands where it was put', (family) => {
+    const first = parseSpec({ family, mirrored: true });
+    const build = buildSpec(first);
+    let tried = 0;
+    for (const side of FAMILIES.find((f) => f.key === family)?.carries.walls ?? []) {
+      const seen = SWAPPED[side];
+      const usual = newFitting(first, build, seen, 'vent');
+      if (!usual) continue;
+      // Small and low, so that it finds room in the smallest house as well.
+      const fitting = { ...usual, bottom: 6, width: 8, height: 4 };
+      const next = buildSpec(putFitting(first, asSpecified(build, fitting)));
+      const stands = next.openings.find((o) => o.id.endsWith(`/${fitting.id}`));
+      if (!stands) {
+        expect(next.notes.some((n) => n.code.startsWith(fitting.id))).toBe(true);
+        continue;
+      }
+      tried++;
+      expect(stands.wall).toBe(seen);
+      expect(Math.abs(stands.left - fitting.left)).toBeLessThanOrEqual(1 / 16);
+      expect(fittingOf(stands)).toMatchObject({ wall: seen, bottom: fitting.bottom, width: fitting.width });
+    }
+    expect(tried).toBeGreaterThan(0);
+  });
+  it('says in its notes and fixes which side it means as it is seen', () => {
+    // At the very end of the wall there is no room for its king stud.
+    const window = {
+      id: 'by-hand',
+      kind: 'window',
+      style: 'mesh',
+      wall: 'left',
+      left: 0,
+      bottom: 20,
+      width: 20,
+      height: 10,
+    };
+    const words = (mirrored: boolean) =>
+      buildSpec(parseSpec({ family: 'raised-lean-to', fittings: [window], mirrored })).notes.map((n) => n.what);
+    const [plain, turned] = [words(false).join(), words(true).join()];
+    expect(plain).toMatch(/in the left wall/);
+    expect(turned).toBe(plain.replace(/\b(left|right)\b/g, (w) => (w === 'left' ? 'right' : 'left')));
+  });
+});
+
+describe('locked parameters', () => {
+  it('travel with the spec, each once, in the order of the table', () => {
+    const locked = parseSpec({ family: 'low-pen', locked: ['width', 'length', 'width'] });
+    expect(locked.locked).toEqual(['length', 'width']);
+    expect(parseSpec(JSON.parse(JSON.stringify(locked)))).toEqual(locked);
+    expect('locked' in parseSpec({ family: 'low-pen', locked: [] })).toBe(false);
+  });
+  it('change nothing in the build', () => {
+    expect(buildSpec(parseSpec({ family: 'low-pen', locked: ['width'] }))).toEqual(
+      buildSpec(parseSpec({ family: 'low-pen' })),
+    );
+  });
+  it.each([
+    ['width', /locked: "width" is not a list/],
+    [['girth'], /"girth" is not a parameter of low-pen; it has construction, length/],
+    [[3], /locked: 3 is not a parameter/],
+  ])('%j is turned down', (locked, message) => expect(() => parseSpec({ family: 'low-pen', locked })).toThrow(message));
 });

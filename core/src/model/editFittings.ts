@@ -1,5 +1,6 @@
-import { toLocal } from '../geometry/index.ts';
-import type { Build, Fitting, Opening, OpeningKind, Side } from '../build/index.ts';
+import { toLocal, toWorld } from '../geometry/index.ts';
+import { SWAPPED } from '../build/index.ts';
+import type { Assembly, Build, Fitting, Opening, OpeningKind, Side } from '../build/index.ts';
 import { OPENING_SIDE } from '../frame/index.ts';
 import { FITTING_RANGE, FITTING_SIZES, FITTING_STYLES } from './fittings.ts';
 import type { Spec } from './spec.ts';
@@ -12,13 +13,26 @@ export interface WallLayout {
   readonly studs: readonly number[];
 }
 
+/** The wall seen on a side: in a mirrored build it is the one that was framed for the other. */
+const wallOf = (build: Build, side: Side): Assembly | undefined =>
+  build.assemblies.find((a) => a.id === `${a.turned === undefined ? side : SWAPPED[side]}-wall`);
+
+/** A fitting as it is seen on a build, as its spec has it: a mirrored unit is specified as it was drawn. */
+export const asSpecified = (build: Build, fitting: Fitting): Fitting => {
+  const turned = wallOf(build, fitting.wall)?.turned;
+  return turned === undefined
+    ? fitting
+    : { ...fitting, wall: SWAPPED[fitting.wall], left: turned - fitting.left - fitting.width };
+};
+
 /** Layout of a house's wall as it is framed now; nothing where the unit has no such wall. */
 export const wallLayout = (build: Build, side: Side): WallLayout | undefined => {
-  const assembly = build.assemblies.find((a) => a.id === `${side}-wall`);
+  const assembly = wallOf(build, side);
   if (!assembly) return undefined;
   const tape = assembly.tapes[0];
   const plate = build.parts.find((p) => p.id === tape?.parts[0]);
-  const start = plate ? toLocal(assembly.face, plate.place.origin)[0] : 0;
+  const ends = plate ? [0, plate.length].map((n) => toLocal(assembly.face, toWorld(plate.place, n, 0))[0]) : [0];
+  const start = Math.min(...ends);
   const studs = (tape?.marks ?? [])
     .filter((m) => m.what === 'stud')
     .map((m) => start + m.at - (m.side === 'left' ? 1.5 : 0))

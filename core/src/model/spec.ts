@@ -17,6 +17,8 @@ export interface Spec {
   readonly fittings?: readonly Fitting[];
   /** Left and right exchanged. */
   readonly mirrored?: boolean;
+  /** Parameters that are settled: an editor leaves them alone until they are unlocked. The framing does not look at them. */
+  readonly locked?: readonly string[];
 }
 
 /** What is wrong with a spec, one entry a fault. */
@@ -108,6 +110,21 @@ export const readParams = (family: Pick<Family, 'key' | 'params'>, given: Record
   return out;
 };
 
+/** Names of locked parameters, each once, in the order of the table. */
+const readLocked = (family: Pick<Family, 'key' | 'params'>, given: unknown): readonly string[] => {
+  if (given === undefined) return [];
+  const refuse = (message: string): never => {
+    throw new SpecError([{ param: 'locked', value: given, message }]);
+  };
+  if (!Array.isArray(given)) return refuse(`locked: ${show(given)} is not a list of parameter names.`);
+  const wrong = given.find((k) => !family.params.some((p) => p.key === k)) as unknown;
+  if (wrong !== undefined)
+    return refuse(
+      `locked: ${show(wrong)} is not a parameter of ${family.key}; it has ${family.params.map((p) => p.key).join(', ')}.`,
+    );
+  return family.params.map((p) => p.key).filter((k) => given.includes(k));
+};
+
 /**
  * Reads a spec from parsed JSON: family, schema and params, migrating older schemas.
  * @throws SpecError when it is not a spec, of an unknown family, of a newer schema, or has wrong parameters
@@ -119,13 +136,13 @@ export const parseSpec = (json: unknown): Spec => {
   if (!isRecord(json))
     return refuse('spec', json, 'A spec is an object like {"family": "low-pen", "schema": 1, "params": {}}.');
   const extra = Object.keys(json).filter(
-    (k) => !['family', 'schema', 'params', 'fittings', 'mirrored', '$schema'].includes(k),
+    (k) => !['family', 'schema', 'params', 'fittings', 'mirrored', 'locked', '$schema'].includes(k),
   );
   if (extra.length > 0)
     refuse(
       extra[0] as string,
       json[extra[0] as string],
-      `"${extra.join('", "')}" does not belong in a spec; it has family, schema, params, fittings and mirrored.`,
+      `"${extra.join('", "')}" does not belong in a spec; it has family, schema, params, fittings, mirrored and locked.`,
     );
   const known = FAMILIES.map((f) => f.key).join(', ');
   if (typeof json.family !== 'string')
@@ -154,12 +171,14 @@ export const parseSpec = (json: unknown): Spec => {
   const { mirrored } = json;
   if (mirrored !== undefined && typeof mirrored !== 'boolean')
     return refuse('mirrored', mirrored, `mirrored: ${show(mirrored)} is not true or false.`);
+  const locked = readLocked(family, json.locked);
   return {
     family: family.key,
     schema: family.schema,
     params: readParams(family, migrated),
     ...(fittings.length > 0 ? { fittings } : {}),
     ...(mirrored ? { mirrored } : {}),
+    ...(locked.length > 0 ? { locked } : {}),
   };
 };
 

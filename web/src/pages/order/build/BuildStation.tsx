@@ -2,10 +2,12 @@ import { Box, chakra } from '@chakra-ui/react';
 import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
 import useSWR from 'swr';
 import { drawBuild } from '@rubbet/core/draw';
+import { SWAPPED } from '@rubbet/core/build';
 import type { Fitting, ParamValue, Side } from '@rubbet/core/build';
 import { findOutsideRanges } from '@rubbet/core/formats';
 import { printLength } from '@rubbet/core/measure';
 import {
+  asSpecified,
   buildSpec,
   copyFitting,
   FAMILIES,
@@ -21,7 +23,7 @@ import type { Finding } from '@rubbet/core/check';
 import { useMe, useRules } from '../../../data/hooks.ts';
 import type { Model } from '../../../data/types.ts';
 import { useComputation } from '../../../workers/useComputation.ts';
-import { Button, ChoiceButton, QuietButton } from '../../../parts/Button.tsx';
+import { Button, QuietButton } from '../../../parts/Button.tsx';
 import { Difference } from '../../../parts/Difference.tsx';
 import { DrawingView } from '../../../parts/DrawingView.tsx';
 import { Choices, Select } from '../../../parts/Fields.tsx';
@@ -36,12 +38,12 @@ import { LiveStrip } from './LiveStrip.tsx';
 import { MarginNotes } from './MarginNotes.tsx';
 import { ParamForm } from './ParamForm.tsx';
 import { SaveModel } from './SaveModel.tsx';
+import { ViewRail, VIEWS } from './ViewRail.tsx';
+import type { View } from './ViewRail.tsx';
 import { useHistory } from './useHistory.ts';
-import { useLocks } from './useLocks.ts';
 
 const Scene = lazy(async () => ({ default: (await import('./Scene.tsx')).Scene }));
 
-const VIEWS = ['front', 'right', 'back', 'left', 'plan', 'section'] as const;
 /** Parameters that a view's overall dimension stands for, the first that the family has. */
 const STRETCHES: Readonly<Record<Side, readonly string[]>> = {
   front: ['length'],
@@ -89,12 +91,19 @@ const Configure = ({ first }: { readonly first: Spec }) => {
   const { now: kept, set } = history;
   const [draft, setDraft] = useState<Spec>();
   const spec = draft ?? kept;
-  const { locks, toggle } = useLocks(order.id);
+  const locks = kept.locked ?? [];
+  const toggle = (param: string): void => {
+    const { locked: _was, ...rest } = kept;
+    const locked = (family?.params ?? [])
+      .map((p) => p.key)
+      .filter((k) => (k === param ? !locks.includes(k) : locks.includes(k)));
+    set(locked.length > 0 ? { ...rest, locked } : rest);
+  };
   const [selected, setSelected] = useState<string>();
   const [aside, setAside] = useState<'save' | 'compare'>();
   const { data: model } = useSWR<Model>(order.model ? `/models/${order.model.id}` : null);
   const [show, setShow] = useState<Show>('finished');
-  const [view, setView] = useState<'three' | (typeof VIEWS)[number]>('three');
+  const [view, setView] = useState<View>('three');
   const [pinned, setPinned] = useState<number>();
   const [busy, setBusy] = useState(false);
   const family = findFamily(spec.family);
@@ -121,7 +130,8 @@ const Configure = ({ first }: { readonly first: Spec }) => {
         : undefined,
     [build, view, show],
   );
-  const editable = build && !spec.mirrored && isSide(view) && family?.carries.walls.includes(view) === true;
+  const editable =
+    build && isSide(view) && family?.carries.walls.includes(spec.mirrored ? SWAPPED[view] : view) === true;
   const chosenOpening = build?.openings.find((o) => o.wall === view && o.id.endsWith(`/${selected ?? ''}`));
   const chosen = chosenOpening && fittingOf(chosenOpening);
   const stretch = ((): StretchHandle | undefined => {
@@ -140,9 +150,11 @@ const Configure = ({ first }: { readonly first: Spec }) => {
       }
     );
   })();
+  /** Puts a fitting as it is seen where it belongs in a spec. */
+  const placed = (fitting: Fitting): Spec => putFitting(kept, build ? asSpecified(build, fitting) : fitting);
   const put = (fitting: Fitting): void => {
     setDraft(undefined);
-    set(putFitting(kept, fitting));
+    set(placed(fitting));
     setSelected(fitting.id);
   };
   const takeOut = (fitting: Fitting): void => {
@@ -276,9 +288,7 @@ const Configure = ({ first }: { readonly first: Spec }) => {
                 onSelect={setSelected}
                 onDraft={(d) =>
                   setDraft(
-                    'fitting' in d
-                      ? putFitting(kept, d.fitting)
-                      : { ...kept, params: { ...kept.params, [d.param]: d.value } },
+                    'fitting' in d ? placed(d.fitting) : { ...kept, params: { ...kept.params, [d.param]: d.value } },
                   )
                 }
                 onPut={put}
@@ -293,42 +303,7 @@ const Configure = ({ first }: { readonly first: Spec }) => {
               </Box>
             )}
           </Box>
-          <Box display="grid" gridTemplateColumns="repeat(7, minmax(0,1fr))" gap="8px" px={4} pb={3}>
-            {[['three', undefined] as const, ...thumbs].map(([v, drawing]) => (
-              <ChoiceButton
-                key={v}
-                aria-pressed={view === v}
-                onClick={() => setView(v)}
-                display="flex"
-                flexDirection="column"
-                p="4px 6px"
-                height="76px"
-                css={{ '&[aria-pressed=true]': { bg: 'chalkwash', borderColor: 'chalk', color: 'ink' } }}
-              >
-                <Box flex={1} minH={0} width="100%">
-                  {drawing ? (
-                    <DrawingView
-                      drawing={{ ...drawing, items: drawing.items.filter((i) => i.kind === 'area') }}
-                      pixels={110}
-                      label={`${v} thumbnail`}
-                    />
-                  ) : (
-                    <svg viewBox="0 0 60 40" width="100%" height="100%" aria-hidden="true">
-                      <path
-                        d="M12 28 L12 14 L30 6 L48 14 L48 28 L30 36Z M12 14 L30 22 L48 14 M30 22 V36"
-                        fill="none"
-                        stroke="currentColor"
-                        strokeWidth="1.6"
-                      />
-                    </svg>
-                  )}
-                </Box>
-                <span className="cond" style={{ fontSize: 12.5 }}>
-                  {v === 'three' ? 'in the round' : v}
-                </span>
-              </ChoiceButton>
-            ))}
-          </Box>
+          <ViewRail thumbs={thumbs} view={view} onView={setView} />
         </Box>
         <Box overflow="auto" minH={0} px="18px" pt="12px" pb={6}>
           <Box display="flex" alignItems="center" gap={3} mb={2}>
@@ -387,7 +362,16 @@ const Configure = ({ first }: { readonly first: Spec }) => {
               <Difference before={standard} after={build} />
             </Box>
           )}
-          {family && <ParamForm family={family} params={spec.params} locks={locks} onLock={toggle} onChange={change} />}
+          {family && (
+            <ParamForm
+              family={family}
+              params={spec.params}
+              mirrored={spec.mirrored === true}
+              locks={locks}
+              onLock={toggle}
+              onChange={change}
+            />
+          )}
           <MarginNotes findings={findings} pinned={pinned} onPin={setPinned} onMend={change} />
         </Box>
       </Box>

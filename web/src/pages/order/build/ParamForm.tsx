@@ -1,5 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
+import { swapWords } from '@rubbet/core/build';
 import type { ParamValue } from '@rubbet/core/build';
 import type { Family, ParamDef, Params } from '@rubbet/core/model';
 import { Lock, LockOpen } from 'lucide-react';
@@ -20,6 +21,13 @@ const Tab = chakra('button', {
 
 const LockButton = chakra('button', {
   base: { color: 'rule', '&:hover': { color: 'ink' }, '&[aria-pressed=true]': { color: 'keel' } },
+});
+
+const turned = (def: ParamDef): ParamDef => ({
+  ...def,
+  label: swapWords(def.label),
+  ...(def.help === undefined ? {} : { help: swapWords(def.help) }),
+  ...(def.kind === 'choice' ? { choices: def.choices.map((c) => ({ ...c, label: swapWords(c.label) })) } : {}),
 });
 
 const isShown = (def: ParamDef, params: Params): boolean =>
@@ -128,12 +136,15 @@ const Row = ({
 export const ParamForm = ({
   family,
   params,
+  mirrored,
   locks,
   onLock,
   onChange,
 }: {
   readonly family: Family;
   readonly params: Params;
+  /** Sides are named as they are seen. */
+  readonly mirrored: boolean;
   readonly locks: readonly string[];
   readonly onLock: (param: string) => void;
   readonly onChange: (patch: Record<string, ParamValue>) => void;
@@ -168,6 +179,7 @@ export const ParamForm = ({
       <Box role="tabpanel" id="param-panel" aria-labelledby={`tab-${group}`}>
         {family.params
           .filter((p) => p.group === group && isShown(p, params))
+          .map((def) => (mirrored ? turned(def) : def))
           .map((def) => (
             <Row
               key={def.key}

@@ -10,7 +10,7 @@ import { useNotice } from '../../../parts/Notice.tsx';
 
 /** Keeps what is built here as a new standard model, or as the next revision of one. */
 export const SaveModel = ({
-  spec,
+  spec: built,
   model,
   onDone,
 }: {
@@ -18,6 +18,8 @@ export const SaveModel = ({
   readonly model: number | undefined;
   readonly onDone: () => void;
 }) => {
+  // What is locked was agreed for this order; a model has its ranges.
+  const { locked: _agreed, ...spec } = built;
   const { data: models, mutate } = useSWR<Model[]>('/models');
   const { tell, fail } = useNotice();
   const same = (models ?? []).filter((m) => m.family === spec.family);
