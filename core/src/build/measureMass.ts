@@ -41,9 +41,12 @@ export const measurePartsMass = (parts: readonly Part[]): Mass => {
   return { weight, centre: weight > 0 ? scale(moment, 1 / weight) : [0, 0, 0] };
 };
 
-/** Weight and centre of gravity of a whole build, counted fittings included (taken to lie at the centre of the rest). */
+/**
+ * Weight and centre of gravity of a whole build, counted fittings included (taken to lie at the centre of the rest). Block under it
+ * and in its curb stays in the ground and is not counted.
+ */
 export const measureMass = (build: Build): Mass => {
-  const mass = measurePartsMass(build.parts);
+  const mass = measurePartsMass(build.parts.filter((p) => p.role !== 'block'));
   const fittings = build.hardware.reduce((sum, h) => sum + findHardware(h.item).weight * h.count, 0);
   return { weight: mass.weight + fittings, centre: mass.centre };
 };

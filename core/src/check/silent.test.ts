@@ -78,6 +78,7 @@ const QUIET: readonly (readonly [
   ['draught-back-wall-window', { family: 'raised-lean-to', params: {} }],
   ['vent-both-sides', { family: 'raised-lean-to', params: { eaves: 'mesh' } }],
   ['dig-in', { family: 'raised-lean-to', params: { run: true, runLength: 120 } }],
+  ['dig-in', { family: 'house-with-run', params: { runDig: 'curb' } }],
   ['panel-weight', { family: 'panel-kit', params: { length: 48, depth: 48 } }],
   ['door-hits-nests', { family: 'raised-lean-to', params: {} }],
   ['gutters', { family: 'walk-in', params: { gutters: true } }],

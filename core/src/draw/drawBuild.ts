@@ -104,10 +104,31 @@ const openingChain = (build: Build, view: string, c: Camera, foot: number, size:
   });
 };
 
+/** A bent part as its flats, each a part of its own to the painter: what is inside a curve is neither before nor behind it. */
+const flatten = (part: Part): Part[] => {
+  const n = part.bent;
+  const ring = part.shape.outline;
+  if (n === undefined || ring.length !== 2 * n + 2) return [part];
+  return Array.from({ length: n }, (_, k) => ({
+    ...part,
+    shape: {
+      ...part.shape,
+      outline: [ring[k], ring[k + 1], ring[2 * n - k], ring[2 * n + 1 - k]] as Pt[],
+    },
+  }));
+};
+
+/** Parts from far to near; what is picked out comes last, over the rest, so that it shows from inside as well. */
+const painted = (c: Camera, parts: readonly Part[], options: DrawOptions): Part[] => {
+  const picked = new Set(options.highlight);
+  const order = paintOrder(c, parts.flatMap(flatten));
+  return [...order.filter((p) => !picked.has(p.id)), ...order.filter((p) => picked.has(p.id))];
+};
+
 const drawSquareOn = (build: Build, view: string, options: DrawOptions): Drawing => {
   const c = CAMERAS[view] as Camera;
   const parts = shown(build, options);
-  const items: DrawItem[] = paintOrder(c, parts.flatMap(flatten)).flatMap((part) =>
+  const items: DrawItem[] = painted(c, parts, options).flatMap((part) =>
     solidFaces(c, part, fillOf(part, options))
       .sort((m, n) => m.depth - n.depth)
       .map((f) => ({ ...f.area, shade: (f.area.shade ?? 0) / 3 })),
@@ -124,7 +145,8 @@ const drawSquareOn = (build: Build, view: string, options: DrawOptions): Drawing
       ...dimension([box[0], by0], [box[0], by1], -size * 2, size),
     );
   } else {
-    items.unshift(...groundLines(build, view, box[0] - size * 2, box[2] + size * 2));
+    // Over what stands in the ground, so that it shows how deep.
+    items.push(...groundLines(build, view, box[0] - size * 2, box[2] + size * 2));
     items.push(
       ...dimension([left, Math.min(0, box[1])], [right, Math.min(0, box[1])], -size * 2.6, size),
       ...dimension([box[0], 0], [box[0], box[3]], -size * 2, size),
@@ -141,27 +163,9 @@ const drawSquareOn = (build: Build, view: string, options: DrawOptions): Drawing
   };
 };
 
-/** A bent part as its flats, each a part of its own to the painter: what is inside a curve is neither before nor behind it. */
-const flatten = (part: Part): Part[] => {
-  const n = part.bent;
-  const ring = part.shape.outline;
-  if (n === undefined || ring.length !== 2 * n + 2) return [part];
-  return Array.from({ length: n }, (_, k) => ({
-    ...part,
-    shape: {
-      ...part.shape,
-      outline: [ring[k], ring[k + 1], ring[2 * n - k], ring[2 * n + 1 - k]] as Pt[],
-    },
-  }));
-};
-
 const drawThree = (build: Build, options: DrawOptions): Drawing => {
   const c = CAMERAS.three as Camera;
-  const picked = new Set(options.highlight);
-  // What is picked out is painted over the rest, so that it shows from inside as well.
-  const order = paintOrder(c, shown(build, options).flatMap(flatten));
-  const painted = [...order.filter((p) => !picked.has(p.id)), ...order.filter((p) => picked.has(p.id))];
-  const items: DrawItem[] = painted.flatMap((part) =>
+  const items: DrawItem[] = painted(c, shown(build, options), options).flatMap((part) =>
     solidFaces(c, part, fillOf(part, options))
       .sort((a, b) => a.depth - b.depth)
       .map((f) => f.area),

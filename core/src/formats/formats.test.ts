@@ -154,6 +154,8 @@ describe('parseSpec', () => {
     expect(parseSpec({ family: 'low-pen', params: { height: '609.6 mm' } }).params.height).toBeCloseTo(24, 9));
   it('brings an older schema up and refuses a newer one', () => {
     expect(parseSpec({ family: 'raised-lean-to', schema: 1, params: { legs: 30 } }).params.legHeight).toBe(30);
-    expect(why({ family: 'raised-lean-to', schema: 3, params: {} })).toMatch(/made by a newer Rubbet/);
+    expect(parseSpec({ family: 'raised-lean-to', schema: 2, params: { runSkirt: false } }).params.runDig).toBe('none');
+    expect(parseSpec({ family: 'raised-lean-to', schema: 2, params: { runSkirt: true } }).params.runDig).toBe('skirt');
+    expect(why({ family: 'raised-lean-to', schema: 4, params: {} })).toMatch(/made by a newer Rubbet/);
   });
 });

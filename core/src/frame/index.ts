@@ -27,3 +27,4 @@ export * from './fitWheels.ts';
 export * from './fitInsideNests.ts';
 export * from './fixMesh.ts';
 export * from './freeStretches.ts';
+export * from './guardDigging.ts';

@@ -16,6 +16,14 @@ const rename =
     return { ...rest, [to]: value };
   };
 
+const replace =
+  (from: string, to: string, value: (was: unknown) => unknown) =>
+  (params: Record<string, unknown>): Record<string, unknown> => {
+    if (!(from in params)) return params;
+    const { [from]: was, ...rest } = params;
+    return { ...rest, [to]: value(was) };
+  };
+
 /** All migrations, oldest first within a family. */
 export const MIGRATIONS: readonly Migration[] = [
   {
@@ -24,6 +32,13 @@ export const MIGRATIONS: readonly Migration[] = [
     to: 2,
     up: rename('legs', 'legHeight'),
     down: rename('legHeight', 'legs'),
+  },
+  {
+    family: 'raised-lean-to',
+    name: 'choose what keeps diggers out: runSkirt becomes runDig',
+    to: 3,
+    up: replace('runSkirt', 'runDig', (skirt) => (skirt === false ? 'none' : 'skirt')),
+    down: replace('runDig', 'runSkirt', (dig) => dig !== 'none'),
   },
 ];
 

@@ -11,6 +11,21 @@ const MESHES = [
 export const meshParam = (key: string, label: string, group: string, value: string, netting = true): ParamDef =>
   choiceParam(key, label, group, netting ? MESHES : MESHES.slice(0, 2), value);
 
+/** What keeps diggers out at the foot of a run that stays. */
+export const digParam = (key: string, group: string, showWhen?: ParamDef['showWhen']): ParamDef =>
+  choiceParam(
+    key,
+    'Against digging',
+    group,
+    [
+      ['skirt', 'Skirt on the ground'],
+      ['curb', 'Block curb'],
+      ['none', 'Nothing'],
+    ],
+    'skirt',
+    { help: 'Mesh laid 18″ outward, or block in a trench under the sills.', ...(showWhen ? { showWhen } : {}) },
+  );
+
 const HELD = [
   ['washers', 'Staples, washers'],
   ['battens', 'Under battens'],

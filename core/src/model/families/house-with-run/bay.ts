@@ -11,16 +11,18 @@ import {
   frameRidge,
   frameWall,
   gableSlope,
+  guardDigging,
   layoutOpenings,
   meshWall,
   polyPart,
   rafterPlaces,
   RIDGE_HALF,
+  SKIRT,
   wallAxes,
   WALL,
 } from '../../../frame/index.ts';
-import type { LeanRoofPlan, LeanSlope, Sketch } from '../../../frame/index.ts';
-import { findMesh, findRoofing } from '../../../stock/index.ts';
+import type { Guard, LeanRoofPlan, LeanSlope, Sketch } from '../../../frame/index.ts';
+import { findMesh, findPiece, findRoofing } from '../../../stock/index.ts';
 
 const T = 1.5;
 const RAFTERS_AT = 32;
@@ -42,6 +44,8 @@ export interface BayPlan {
   readonly gate?: number;
   /** How far the ground at its left end is below its sills, filled on site. */
   readonly fill: number;
+  /** What keeps diggers out at its foot. */
+  readonly dig: Guard;
   /** Step down to the next bay, closed above that bay's roof. */
   readonly step: number;
 }
@@ -95,8 +99,8 @@ export const frameBay = (sketch: Sketch, p: BayPlan): void => {
       thickness: m,
       openings: [],
     });
-    if (p.fill > 0.5) {
-      // Ground falls to the left: the low end is at the start of the front and at the end of the back.
+    // A curb fills down to the ground by itself.
+    if (p.fill > 0.5 && p.dig !== 'curb') {
       const wedge: Pt[] =
         side === 'front'
           ? [
@@ -162,6 +166,33 @@ export const frameBay = (sketch: Sketch, p: BayPlan): void => {
       within: [-WALL, 1],
     });
   }
+
+  // Ground falls to the left: the low end is at the start of the front and at the end of the back.
+  const low = p.fill > 0.5 ? p.fill : 0;
+  const end = p.gate === undefined ? undefined : wallAxes('left', [p.from, D, z]);
+  const [inset, over] = p.dig === 'curb' ? [findPiece('block-8').width, 0] : [0, SKIRT + m];
+  guardDigging(sketch, {
+    id: `bay-${n}-dig`,
+    kind: p.dig,
+    mesh: p.mesh,
+    joins: `bay-${n}-front`,
+    sides: [
+      { id: 'front', name: `bay ${n} front`, axes: front, from: 0, to: L, below: [low, 0] },
+      { id: 'back', name: `bay ${n} back`, axes: back, from: 0, to: L, below: [0, low] },
+      ...(end
+        ? [
+            {
+              id: 'end',
+              name: 'run end',
+              axes: end,
+              from: inset - over,
+              to: D - inset + over,
+              below: [low, low] as const,
+            },
+          ]
+        : []),
+    ],
+  });
 
   const places = rafterPlaces(0, L, RAFTERS_AT);
   const half = -(D / 2);
@@ -284,7 +315,7 @@ const frameRunEnd = (sketch: Sketch, p: BayPlan, slope: LeanSlope): void => {
     axes,
     from: 0,
     to: D,
-    bottom: -Math.max(0, p.fill),
+    bottom: p.dig === 'curb' ? 0 : -Math.max(0, p.fill),
     top: line,
     peaks: [D / 2],
     item: p.mesh,

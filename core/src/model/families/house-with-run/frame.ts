@@ -91,6 +91,7 @@ export const frameHouseWithRun = (given: HouseWithRunParams, fittings: readonly 
       ...(last ? { gate: p.runGate } : {}),
       fill: drop,
       step: last ? 0 : drop,
+      dig: p.runDig,
     });
   }
   if (p.runBays > 1) sketch.hardware('carriage-bolt', (p.runBays - 1) * 6, 'between the bays');

@@ -1,8 +1,9 @@
 import type { MeshFixing } from '../../../build/index.ts';
+import type { Guard } from '../../../frame/index.ts';
 import { choiceParam, houseParams, sizeParam } from '../../house/index.ts';
 import type { HouseParams } from '../../house/index.ts';
 import type { ParamDef } from '../../params.ts';
-import { meshFixParams, meshParam } from '../../penParams.ts';
+import { digParam, meshFixParams, meshParam } from '../../penParams.ts';
 
 /** Parameters of the house with a long run, lengths in inches. */
 export interface HouseWithRunParams extends HouseParams {
@@ -17,6 +18,7 @@ export interface HouseWithRunParams extends HouseParams {
   readonly runStuds: number;
   readonly runRoof: 'mesh' | 'metal';
   readonly runMesh: 'hardware-cloth' | 'welded-wire';
+  readonly runDig: Guard;
   readonly meshSides: MeshFixing;
   readonly meshOverhead: MeshFixing;
   readonly runGate: number;
@@ -88,6 +90,7 @@ export const houseWithRunParams: readonly ParamDef[] = [
   ),
   meshParam('runMesh', 'Run mesh', 'Run', 'welded-wire', false),
   ...meshFixParams('Run', ['sides', 'overhead']),
+  digParam('runDig', 'Run'),
   {
     key: 'runGate',
     label: 'Run gate',

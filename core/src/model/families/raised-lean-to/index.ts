@@ -22,7 +22,7 @@ export const raisedLeanTo: Family = {
           : { secondRun: true, ...(p.nestWall === 'right' ? { nestWall: 'back' } : {}) },
     },
   ],
-  schema: 2,
+  schema: 3,
   params: leanToParams,
   frame: (params, fittings = []) => frameLeanTo(params as unknown as LeanToParams, fittings),
 };

@@ -1,4 +1,5 @@
 import type { MeshFixing } from '../../../build/index.ts';
+import type { Guard } from '../../../frame/index.ts';
 import { houseParams, sizeParam } from '../../house/index.ts';
 import type { HouseParams } from '../../house/index.ts';
 import type { ParamDef } from '../../params.ts';
@@ -18,7 +19,7 @@ export interface LeanToParams extends HouseParams {
   readonly meshOverhead: MeshFixing;
   readonly runMesh: 'hardware-cloth' | 'welded-wire' | 'poultry-netting';
   readonly runGate: number;
-  readonly runSkirt: boolean;
+  readonly runDig: Guard;
   readonly secondRun: boolean;
 }
 

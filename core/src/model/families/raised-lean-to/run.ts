@@ -8,21 +8,21 @@ import {
   fitDoor,
   frameLeanRafters,
   frameWall,
+  guardDigging,
   layoutOpenings,
   leanSlope,
   meshWall,
   polyPart,
+  SKIRT,
   wallAxes,
   WALL,
 } from '../../../frame/index.ts';
 import type { LeanSlope, Sketch } from '../../../frame/index.ts';
-import { findMesh } from '../../../stock/index.ts';
+import { findMesh, findPiece } from '../../../stock/index.ts';
 import type { LeanToParams } from './params.ts';
 
 const T = 1.5;
 const METAL = 0.75;
-/** Width of a skirt laid on the ground. Common practice, no source. */
-const SKIRT = 18;
 /** Clear height between the run's roof and the house's overhang. */
 const UNDER_OVERHANG = 0.5;
 
@@ -256,41 +256,20 @@ export const frameRun = (
     within: [-1, 1],
   });
 
-  if (p.runSkirt) {
-    const skirts = [
-      { side: 'front', axes: sides.front.axes, from: 0, to: p.runLength },
-      { side: 'back', axes: sides.back.axes, from: 0, to: p.runLength },
-      { side: 'end', axes, from: -SKIRT - m, to: D + SKIRT + m },
-    ] as const;
-    for (const s0 of skirts)
-      sketch.add(
-        boxPart(
-          s0.axes,
-          'run-skirt',
-          {
-            id: `run-skirt/${s0.side}`,
-            name: `skirt, ${s0.side}`,
-            role: 'mesh',
-            item: p.runMesh,
-            fit: 'cut on site',
-            tolerance: 3,
-          },
-          [s0.from, -m - SKIRT, 0],
-          [s0.to - s0.from, SKIRT, m],
-          'a',
-        ),
-      );
-    sketch.assembly({
-      id: 'run-skirt',
-      name: 'skirt',
-      kind: 'fittings',
-      face: faceOf(axes),
-      flat: false,
-      tapes: [],
-      joins: { to: 'run-front', how: 'laid outward on the ground, tied to the foot of the mesh, pegged every 2 ft' },
-      site: true,
-    });
-  }
+  const over = p.runDig === 'skirt' ? SKIRT + m : 0;
+  // A curb's corners belong to the long sides.
+  const inset = p.runDig === 'curb' ? findPiece('block-8').width : 0;
+  guardDigging(sketch, {
+    id: 'run-skirt',
+    kind: p.runDig,
+    mesh: p.runMesh,
+    joins: 'run-front',
+    sides: [
+      { id: 'front', name: 'front', axes: sides.front.axes, from: 0, to: p.runLength },
+      { id: 'back', name: 'back', axes: sides.back.axes, from: 0, to: p.runLength },
+      { id: 'end', name: 'end', axes, from: inset - over, to: D - inset + over },
+    ],
+  });
 
   // Hens in the run must not get under the house, and nothing from under the house into the run.
   const close = wallAxes('right', [x1, 0, 0]);

@@ -1,5 +1,5 @@
 import type { ParamDef } from '../../params.ts';
-import { meshFixParams } from '../../penParams.ts';
+import { digParam, meshFixParams } from '../../penParams.ts';
 
 const run = { key: 'run', is: [true] } as const;
 
@@ -65,15 +65,7 @@ export const runParams: readonly ParamDef[] = [
     default: 28,
     showWhen: run,
   },
-  {
-    key: 'runSkirt',
-    label: 'Skirt against digging',
-    group: 'Run',
-    kind: 'flag',
-    default: true,
-    help: 'Mesh laid outward on the ground, pegged down.',
-    showWhen: run,
-  },
+  digParam('runDig', 'Run', run),
   {
     key: 'secondRun',
     label: 'Second run, at the right',
