@@ -75,9 +75,38 @@ const headerParts = (sketch: Sketch, plan: WallPlan, o: PlacedOpening, depth: nu
     );
 };
 
+/** Gap over a header that is too low for cripples, and what is too little to fill. Common practice, no source. */
+const PACKED = [0.5, 2.5] as const;
+
+/** Rips laid on a header's plies up to the plate, where cripples would be slivers. */
+const packers = (sketch: Sketch, plan: WallPlan, o: PlacedOpening, depth: number, ceiling: number): boolean => {
+  const z = o.bottom + o.height + headerHeight(o.width);
+  const gap = ceiling - z;
+  if (gap <= PACKED[0] || gap >= PACKED[1]) return false;
+  const { axes, id, name } = plan;
+  for (const [k, t] of (depth >= 2 * T ? [0, depth - T] : [0]).entries())
+    sketch.add(
+      boxPart(
+        axes,
+        id,
+        {
+          id: `${id}/${o.id}/packer-${k + 1}`,
+          name: `${name} packer over ${o.kind}`,
+          role: 'blocking',
+          item: plan.studItem ?? '2x4',
+          rip: gap,
+        },
+        [o.left - T, t, z],
+        [o.width + 2 * T, T, gap],
+        'a',
+      ),
+    );
+  return true;
+};
+
 /**
  * Frames a wall: bottom and top plate, end studs, studs on the layout, and for every opening king and jack studs, header,
- * sill and cripples. Under a slope the plate follows it, studs get their own lengths and a bevel.
+ * sill and cripples, or packers where those would be slivers. Under a slope the plate follows it, studs get their own lengths and a bevel.
  */
 export const frameWall = (sketch: Sketch, plan: WallPlan): FramedWall => {
   const { axes, id, name, from, to, slope } = plan;
@@ -92,6 +121,7 @@ export const frameWall = (sketch: Sketch, plan: WallPlan): FramedWall => {
   const centres: number[] = [];
   const uprights: Upright[] = [];
   const cripples: number[] = [];
+  const packed = new Set<string>();
   let count = 0;
 
   if (slope !== 0) {
@@ -149,6 +179,7 @@ export const frameWall = (sketch: Sketch, plan: WallPlan): FramedWall => {
     vertical(o.left - T, T, head, 'jack', `jack stud, ${o.kind}`);
     vertical(right, T, head, 'jack', `jack stud, ${o.kind}`);
     headerParts(sketch, plan, o, depth);
+    if (slope === 0 && packers(sketch, plan, o, depth, ceiling(0))) packed.add(o.id);
     if (o.bottom > T + 0.01)
       sketch.add(
         boxPart(
@@ -180,7 +211,7 @@ export const frameWall = (sketch: Sketch, plan: WallPlan): FramedWall => {
     if (a < inOpening.left || a + T > inOpening.left + inOpening.width) continue;
     cripples.push(a + T / 2);
     const headTop = inOpening.bottom + inOpening.height + headerHeight(inOpening.width);
-    if (ceiling(a) - headTop > 0.5 && ceiling(a + T) - headTop > 0.5)
+    if (!packed.has(inOpening.id) && ceiling(a) - headTop > 0.5 && ceiling(a + T) - headTop > 0.5)
       vertical(a, headTop, 'plate', 'cripple', `cripple over ${inOpening.kind}`);
     if (inOpening.bottom - 2 * T > 0.5)
       vertical(a, T, inOpening.bottom - T, 'cripple', `cripple under ${inOpening.kind}`);

@@ -52,6 +52,8 @@ export const guardDigging = (
     readonly mesh: string;
     readonly sides: readonly GuardSide[];
     readonly joins: string;
+    /** How it is laid, where that is not the usual way. */
+    readonly how?: string;
   },
 ): void => {
   const [first] = plan.sides;
@@ -107,9 +109,10 @@ export const guardDigging = (
     joins: {
       to: plan.joins,
       how:
-        plan.kind === 'skirt'
+        plan.how ??
+        (plan.kind === 'skirt'
           ? 'laid outward on the ground, tied to the foot of the mesh, pegged every 2 ft'
-          : 'bedded in a trench a block deep, sills bolted down to it, cores filled',
+          : 'bedded in a trench a block deep, sills bolted down to it, cores filled'),
     },
     site: true,
   });

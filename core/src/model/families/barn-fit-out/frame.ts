@@ -1,13 +1,13 @@
 import { rectangle } from '../../../geometry/index.ts';
 import type { Build, Fitting } from '../../../build/index.ts';
 import {
-  boxPart,
   faceOf,
   fitDoor,
   fitInsideNests,
   fitRoosts,
   fitWindow,
   frameWall,
+  guardDigging,
   headerHeight,
   layoutOpenings,
   meshWall,
@@ -20,7 +20,7 @@ import {
   WALL,
   fixMesh,
 } from '../../../frame/index.ts';
-import type { Axes, OpeningWish, PlacedOpening } from '../../../frame/index.ts';
+import type { Axes, GuardSide, OpeningWish, PlacedOpening } from '../../../frame/index.ts';
 import { findMesh, findPiece, findSheet } from '../../../stock/index.ts';
 import { frameCeiling } from './ceiling.ts';
 import type { BarnFitOutParams } from './params.ts';
@@ -59,6 +59,7 @@ export const frameBarnFitOut = (p: BarnFitOutParams, fittings: readonly Fitting[
       });
   let way: { clearWidth: number; clearHeight: number; bottom: number; width: number } | undefined;
   let meshArea = 0;
+  const curb: GuardSide[] = [];
   for (const w of walls) {
     const id = `${w.side}-wall`;
     const name = `${w.side} wall`;
@@ -153,23 +154,8 @@ export const frameBarnFitOut = (p: BarnFitOutParams, fittings: readonly Fitting[
       }),
     });
     meshArea += (w.wide * (height - knee)) / 144;
-    if (p.curb) {
-      const from = w.side === 'front' ? 0 : block.width;
-      const count = Math.ceil((w.wide - from) / block.length - 1e-6);
-      for (let i = 0; i < count; i++) {
-        const a = from + i * block.length;
-        sketch.add(
-          boxPart(
-            w.axes,
-            'curb',
-            { id: `curb/${w.side}-${i + 1}`, name: 'curb block', role: 'block', item: 'block-8' },
-            [a, 0, -block.thickness],
-            [Math.min(block.length, w.wide - a), block.width, block.thickness],
-            'a',
-          ),
-        );
-      }
-    }
+    // The corner's block belongs to the front.
+    curb.push({ id: w.side, name: w.side, axes: w.axes, from: w.side === 'front' ? 0 : block.width, to: w.wide });
     sketch.assembly({
       id,
       name,
@@ -234,17 +220,14 @@ export const frameBarnFitOut = (p: BarnFitOutParams, fittings: readonly Fitting[
       within: [-WALL, 1],
     });
   }
-  if (p.curb)
-    sketch.assembly({
-      id: 'curb',
-      name: 'block curb',
-      kind: 'fittings',
-      face: faceOf(UNIT_AXES),
-      flat: false,
-      tapes: [],
-      joins: { to: 'front-wall', how: 'bedded in a trench 4″ deep, cores filled' },
-      site: true,
-    });
+  guardDigging(sketch, {
+    id: 'curb',
+    kind: p.curb ? 'curb' : 'none',
+    mesh: mesh.key,
+    sides: curb,
+    joins: 'front-wall',
+    how: `bedded in a trench ${BEDDED}″ deep, cores filled`,
+  });
   const ceiling = frameCeiling(sketch, p, p.ceilingHeight);
   if (p.lining) {
     const sheet = findSheet('ply-1/4');
