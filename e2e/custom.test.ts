@@ -288,8 +288,8 @@ describe('the Flock station', () => {
     await sees(page, 'Stays where it is put.');
     await fill(page, 'Birds in two years', '16');
     await page.waitForFunction(() => document.querySelector('[data-ranked]')?.textContent?.includes('Room for'));
-    const button = await page.waitForSelector('::-p-xpath(//div[@data-ranked]//button[contains(., "Start from")])');
-    await button?.click();
+    // The list is ranked anew meanwhile: the button is waited for until it stays.
+    await page.locator('::-p-xpath(//div[@data-ranked]//button[contains(., "Start from")])').click();
     await page.waitForFunction(() => /\/build$/.test(location.pathname));
     const kept = await world.api(page, `/orders/${order}`);
     expect(kept.flock.later).toBe(16);

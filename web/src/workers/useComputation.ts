@@ -11,16 +11,13 @@ interface Answer {
 /** Computes an order off the main thread; keeps the last answer while the next is under way. */
 export const useComputation = (input: OrderInput | undefined, rules: BusinessRules) => {
   const worker = useRef<Worker | null>(null);
-  const newest = useRef(0);
-  const [answer, setAnswer] = useState<Answer>();
-  const [pending, setPending] = useState(false);
+  const newest = useRef<{ readonly id: number; readonly key?: string; readonly rules?: BusinessRules }>({ id: 0 });
+  const [answer, setAnswer] = useState<Answer & { readonly key?: string; readonly rules?: BusinessRules }>();
 
   useEffect(() => {
     const w = new Worker(new URL('./compute.worker.ts', import.meta.url), { type: 'module' });
     w.onmessage = (event: MessageEvent<Answer>) => {
-      if (event.data.id !== newest.current) return;
-      setAnswer(event.data);
-      setPending(false);
+      if (event.data.id === newest.current.id) setAnswer({ ...event.data, ...newest.current });
     };
     worker.current = w;
     return () => {
@@ -32,12 +29,13 @@ export const useComputation = (input: OrderInput | undefined, rules: BusinessRul
   const key = JSON.stringify(input);
   useEffect(() => {
     if (input === undefined) return;
-    newest.current += 1;
-    setPending(true);
-    worker.current?.postMessage({ id: newest.current, input, rules } satisfies ComputeRequest);
+    newest.current = { id: newest.current.id + 1, key, rules };
+    worker.current?.postMessage({ id: newest.current.id, input, rules } satisfies ComputeRequest);
     // The text of the input stands for it: equal inputs are not computed twice.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key, rules]);
 
+  // From the moment that something else is asked until that is answered.
+  const pending = input !== undefined && (answer?.key !== key || answer.rules !== rules);
   return { computed: answer?.result, fault: answer?.fault, pending };
 };

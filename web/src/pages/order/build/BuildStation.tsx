@@ -265,7 +265,12 @@ const Configure = ({ first }: { readonly first: Spec }) => {
               />
             )}
           </Box>
-          <Box minH={0} position="relative" data-pending={pending} data-testid="build-view">
+          <Box
+            minH={0}
+            position="relative"
+            data-pending={pending || build !== computed?.build}
+            data-testid="build-view"
+          >
             {fault && (
               <Box p={6} color="keel">
                 {fault}
