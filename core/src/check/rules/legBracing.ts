@@ -6,6 +6,7 @@ import { one } from '../print.ts';
 export const legBracing: Check = ({ build, params, rules }) => {
   const { underfloor, floorHeight } = build.facts;
   if (!underfloor || underfloor.clear <= rules.legBrace) return [];
+  if (build.parts.some((p) => p.role === 'brace' && p.assembly === 'base')) return [];
   return [
     {
       code: 'leg-bracing',
@@ -13,7 +14,11 @@ export const legBracing: Check = ({ build, params, rules }) => {
       what: `Legs of ${one(underfloor.clear)}″ stand without braces.`,
       why: `A floor at ${one(floorHeight)}″ sways: over ${rules.legBrace}″ the legs want diagonal braces, fixed on site.`,
       where: ['base/leg-1'],
-      ...('legHeight' in params ? mend(`Make the legs ${rules.legBrace}″`, { legHeight: rules.legBrace }) : {}),
+      ...('legBraces' in params
+        ? mend('Brace the legs', { legBraces: true })
+        : 'legHeight' in params
+          ? mend(`Make the legs ${rules.legBrace}″`, { legHeight: rules.legBrace })
+          : {}),
     },
   ];
 };

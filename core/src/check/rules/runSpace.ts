@@ -1,3 +1,4 @@
+import { partsWhere } from '../where.ts';
 import { measureRunNeed } from '../../flock/index.ts';
 import { mend } from '../mend.ts';
 import type { Check } from '../types.ts';
@@ -14,7 +15,6 @@ export const runSpace: Check = ({ build, params, flock, rules }) => {
   const floor = birds * rules.flock.runFloorPerHen;
   const hard = !flock.ranging && area < floor;
   const wanted = Math.ceil((Number(params.runLength ?? 0) * need) / area);
-  const fits = 'runLength' in params && wanted <= 192;
   return [
     {
       code: 'run-space',
@@ -23,8 +23,8 @@ export const runSpace: Check = ({ build, params, flock, rules }) => {
       why: flock.ranging
         ? 'Ten square feet a hen is the least, even for hens that range by day.'
         : 'Hens that never leave the run need twenty square feet each; under ten they fight and it turns to mud.',
-      where: ['run-front/mesh'],
-      ...(fits ? mend(`Make the run ${wanted}″ long`, { runLength: wanted }) : {}),
+      where: partsWhere(build, (p) => /^(run-front|bay-1-front)\/mesh/.test(p.id)),
+      ...('runLength' in params ? mend(`Make the run ${wanted}″ long`, { runLength: wanted }) : {}),
     },
   ];
 };
