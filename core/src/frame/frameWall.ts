@@ -239,7 +239,7 @@ export const frameWall = (sketch: Sketch, plan: WallPlan): FramedWall => {
   const marked = level('bottom', 0, plan.bottomItem ?? studItem);
   if (slope === 0) marked.push(...level('top', ceiling(0), studItem));
   if (plates === 2) level('upper', ceiling(0) + T, studItem);
-  for (const z of plan.blockRows ?? []) frameBlockRow(sketch, plan, uprights, z, depth);
+  for (const z of plan.blockRows ?? []) frameBlockRow(sketch, plan, uprights, z, depth, packed);
   const tape: Tape = {
     title: slope === 0 ? 'both plates' : 'bottom plate',
     parts: marked,
@@ -255,13 +255,14 @@ interface Upright {
   readonly to: number;
 }
 
-/** Blocks between neighbouring uprights with their middle at a height, left out where an opening or its header is. */
+/** Blocks between neighbouring uprights with their middle at a height, left out where an opening, its header or what is packed on it is. */
 const frameBlockRow = (
   sketch: Sketch,
   plan: WallPlan,
   uprights: readonly Upright[],
   z: number,
   depth: number,
+  packed: ReadonlySet<string>,
 ): void => {
   const standing = uprights
     .filter((u) => u.from < z - T / 2 - 1e-9 && u.to > z + T / 2 + 1e-9)
@@ -274,7 +275,8 @@ const frameBlockRow = (
         a < o.left + o.width + T - 1e-6 &&
         right.a > o.left - T + 1e-6 &&
         z + T / 2 > o.bottom - T - 1e-6 &&
-        z - T / 2 < o.bottom + o.height + headerHeight(o.width) + 1e-6,
+        // Packers fill what is over a header.
+        (packed.has(o.id) || z - T / 2 < o.bottom + o.height + headerHeight(o.width) + 1e-6),
     );
     if (wide < 1 || inWay) return;
     sketch.add(
