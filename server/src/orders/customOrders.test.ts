@@ -14,7 +14,10 @@ const order = async (id: number) => (await office.get(`/api/orders/${id}`).expec
 const FLOCK = { kind: 'layers', now: 3, later: 3, breed: 'standard', ranging: true, mover: 'vehicle', moves: 'yearly' };
 const begin = async (title: string): Promise<number> => {
   const { body: customers } = await office.get('/api/customers').expect(200);
-  const made = await office.post('/api/orders').send({ customerId: customers[0].id, title }).expect(201);
+  const made = await office
+    .post('/api/orders')
+    .send({ customerId: customers[0].id, title, wantedBy: '2030-05-06' })
+    .expect(201);
   const { id, version } = made.body as { id: number; version: number };
   await office.patch(`/api/orders/${id}`).send({ version, flock: FLOCK }).expect(200);
   return id;
@@ -147,7 +150,7 @@ describe('the way in', () => {
     const id = await begin('For the list');
     await keep(id, { family: 'low-pen', params: { length: 96, width: 60, wheels: 'none' } });
     await survey(id, { gate: 72 });
-    const { token } = await app.db('orders').where({ id }).first();
+    const { token } = await order(id);
     const { body } = await app.anyone().get(`/api/visit/${token}`).expect(200);
     const gate = body.items.find((i: { key: string }) => i.key === 'gate');
     expect(gate.text).toMatch(/measured 72″ at the narrowest place/);
