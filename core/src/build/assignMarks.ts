@@ -1,3 +1,4 @@
+import { measurePtBounds } from '../geometry/index.ts';
 import type { Pt } from '../geometry/index.ts';
 import type { Part, PartDraft, Role } from './types.ts';
 
@@ -53,7 +54,8 @@ const LETTER: Record<Role, string> = {
   pipe: 'PI',
 };
 
-const round = (n: number): number => Math.round(n * 64) / 64 + 0;
+/** In sixty-fourths, as text that is short. */
+const round = (n: number): number => Math.round(n * 64) + 0;
 const ring = (points: readonly Pt[], turn: (p: Pt) => Pt): string =>
   points
     .map(turn)
@@ -61,21 +63,26 @@ const ring = (points: readonly Pt[], turn: (p: Pt) => Pt): string =>
     .sort()
     .join(' ');
 
-/** The same for two parts exactly when one can be used in the other's place. */
-const sameKey = (part: PartDraft): string => {
-  const [, , p1, q1] = part.shape.outline.reduce<[number, number, number, number]>(
-    ([a, b, c, d], [p, q]) => [Math.min(a, p), Math.min(b, q), Math.max(c, p), Math.max(d, q)],
-    [Infinity, Infinity, -Infinity, -Infinity],
+/** The same for parts that may be equal: all of a part but the corners of its outline. */
+const roughKey = (part: PartDraft): string => {
+  const { outline, holes, depth } = part.shape;
+  const [p0, q0, p1, q1] = measurePtBounds(outline);
+  return `${part.role}#${part.item}#${part.fit}#${round(depth)}#${part.rip ?? ''}#${round(p1 - p0)}#${round(q1 - q0)}#${outline.length}#${holes.length}`;
+};
+
+/** A plain rectangle looks the same however it is turned. */
+const isPlain = ({ outline, holes }: PartDraft['shape']): boolean => {
+  if (holes.length > 0 || outline.length !== 4) return false;
+  const [, , p1, q1] = measurePtBounds(outline);
+  return outline.every(
+    ([p, q]) => (Math.abs(p) < 1e-6 || Math.abs(p - p1) < 1e-6) && (Math.abs(q) < 1e-6 || Math.abs(q - q1) < 1e-6),
   );
-  // A plain rectangle looks the same however it is turned.
-  const plain =
-    part.shape.holes.length === 0 &&
-    part.shape.outline.length === 4 &&
-    part.shape.outline.every(
-      ([p, q]) => (Math.abs(p) < 1e-6 || Math.abs(p - p1) < 1e-6) && (Math.abs(q) < 1e-6 || Math.abs(q - q1) < 1e-6),
-    );
-  if (plain)
-    return [part.role, part.item, part.fit, round(part.shape.depth), part.rip ?? '', round(p1), round(q1)].join('#');
+};
+
+/** The same for two parts that are roughly the same exactly when one can be used in the other's place. */
+const outlineKey = (part: PartDraft): string => {
+  if (isPlain(part.shape)) return 'plain';
+  const [, , p1, q1] = measurePtBounds(part.shape.outline);
   const turns: ((p: Pt) => Pt)[] = [(p) => p, ([p, q]) => [p1 - p, q1 - q]];
   // A stick may be turned over; a faced or grooved sheet may not.
   if (!['siding', 'deck', 'floor', 'nest', 'lid', 'door'].includes(part.role))
@@ -84,15 +91,20 @@ const sameKey = (part: PartDraft): string => {
       ([p, q]) => [p, q1 - q],
     );
   const shapes = turns.map((t) => [part.shape.outline, ...part.shape.holes].map((r) => ring(r, t)).join('|'));
-  return [part.role, part.item, part.fit, round(part.shape.depth), part.rip ?? '', shapes.sort()[0]].join('#');
+  return shapes.sort()[0] ?? '';
 };
 
 /** Gives every part a mark: a letter for its role and a number; equal parts share one, in order of first appearance. */
 export const assignMarks = (drafts: readonly PartDraft[]): Part[] => {
   const marks = new Map<string, string>();
   const counts = new Map<Role, number>();
-  return drafts.map((draft) => {
-    const key = sameKey(draft);
+  const rough = drafts.map(roughKey);
+  const alike = new Map<string, number>();
+  for (const key of rough) alike.set(key, (alike.get(key) ?? 0) + 1);
+  return drafts.map((draft, i) => {
+    const first = rough[i] as string;
+    // Corners are compared only where there is something to compare them with.
+    const key = alike.get(first) === 1 ? first : `${first}#${outlineKey(draft)}`;
     let mark = marks.get(key);
     if (mark === undefined) {
       const n = (counts.get(draft.role) ?? 0) + 1;

@@ -1,4 +1,4 @@
-import { dot, sub, toLocal, toWorld } from '../geometry/index.ts';
+import { dot, toLocal, toWorld } from '../geometry/index.ts';
 import type { ConvexPiece, Pt, Vec3 } from '../geometry/index.ts';
 import { findPieces } from '../geometry/index.ts';
 import { findItem } from '../stock/index.ts';
@@ -86,5 +86,10 @@ export const findUnbackedJoints = (build: Build): UnbackedJoint[] => {
   return out;
 };
 
-const near = (piece: ConvexPiece, p: Vec3): boolean =>
-  ([0, 1, 2] as const).every((k) => sub(p, piece.low)[k] >= -EPS && sub(piece.high, p)[k] >= -EPS);
+const near = ({ low, high }: ConvexPiece, p: Vec3): boolean =>
+  p[0] >= low[0] - EPS &&
+  p[0] <= high[0] + EPS &&
+  p[1] >= low[1] - EPS &&
+  p[1] <= high[1] + EPS &&
+  p[2] >= low[2] - EPS &&
+  p[2] <= high[2] + EPS;

@@ -41,12 +41,19 @@ export const measurePartsMass = (parts: readonly Part[]): Mass => {
   return { weight, centre: weight > 0 ? scale(moment, 1 / weight) : [0, 0, 0] };
 };
 
+/** Builds do not change, and several rules ask for their weight. */
+const known = new WeakMap<Build, Mass>();
+
 /**
  * Weight and centre of gravity of a whole build, counted fittings included (taken to lie at the centre of the rest). Block under it
  * and in its curb stays in the ground and is not counted.
  */
 export const measureMass = (build: Build): Mass => {
+  const before = known.get(build);
+  if (before) return before;
   const mass = measurePartsMass(build.parts.filter((p) => p.role !== 'block'));
   const fittings = build.hardware.reduce((sum, h) => sum + findHardware(h.item).weight * h.count, 0);
-  return { weight: mass.weight + fittings, centre: mass.centre };
+  const whole = { weight: mass.weight + fittings, centre: mass.centre };
+  known.set(build, whole);
+  return whole;
 };

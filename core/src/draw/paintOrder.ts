@@ -93,11 +93,8 @@ const covers = (a: Body, b: Body): boolean => {
   return true;
 };
 
-/** 1 when `a` lies before `b`, -1 behind it, 0 when no plane parts them in depth or they are apart on the picture. */
+/** 1 when `a` lies before `b`, -1 behind it, 0 when no plane parts them in depth or their silhouettes are apart. */
 const compare = (c: Camera, a: Body, b: Body): number => {
-  const [ax0, ay0, ax1, ay1] = a.screen;
-  const [bx0, by0, bx1, by1] = b.screen;
-  if (ax0 >= bx1 - EPS || bx0 >= ax1 - EPS || ay0 >= by1 - EPS || by0 >= ay1 - EPS) return 0;
   if (!covers(a, b)) return 0;
   for (const [one, other, sign] of [
     [a, b, 1],
@@ -112,6 +109,8 @@ const compare = (c: Camera, a: Body, b: Body): number => {
   return 0;
 };
 
+const left = (bodies: readonly Body[], i: number): number => (bodies[i] as Body).screen[0];
+
 /**
  * Parts from far to near: of two that cover each other on the picture, the one on the eye's side of a plane between them
  * comes later. Where no plane parts them, the one whose middle is nearer comes later.
@@ -119,9 +118,17 @@ const compare = (c: Camera, a: Body, b: Body): number => {
 export const paintOrder = (c: Camera, parts: readonly Part[]): Part[] => {
   const bodies = parts.map((p) => bodyOf(c, p)).sort((a, b) => a.depth - b.depth);
   const behind: number[][] = bodies.map(() => []);
-  for (let i = 0; i < bodies.length; i++) {
-    for (let j = i + 1; j < bodies.length; j++) {
-      const side = compare(c, bodies[i] as Body, bodies[j] as Body);
+  // Only those that come over each other from left to right are compared.
+  const across = bodies.map((_, i) => i).sort((i, j) => left(bodies, i) - left(bodies, j));
+  for (let p = 0; p < across.length; p++) {
+    const i = across[p] as number;
+    const a = bodies[i] as Body;
+    for (let q = p + 1; q < across.length; q++) {
+      const j = across[q] as number;
+      const b = bodies[j] as Body;
+      if (b.screen[0] >= a.screen[2] - EPS) break;
+      if (a.screen[1] >= b.screen[3] - EPS || b.screen[1] >= a.screen[3] - EPS) continue;
+      const side = compare(c, a, b);
       if (side > 0) behind[i]?.push(j);
       else if (side < 0) behind[j]?.push(i);
     }

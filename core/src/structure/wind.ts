@@ -1,6 +1,6 @@
-import { findHull, findPieces, measurePtBounds, rectangle } from '../geometry/index.ts';
+import { findPieces } from '../geometry/index.ts';
 import type { Pt, Vec3 } from '../geometry/index.ts';
-import { measureMass } from '../build/index.ts';
+import { measureBounds, measureMass } from '../build/index.ts';
 import type { Build, Part } from '../build/index.ts';
 
 /** Velocity pressure in psf at V mph: 0.00256 V². Source: ASCE 7, basic form (from memory). */
@@ -10,7 +10,9 @@ export const velocityPressure = (mph: number): number => 0.00256 * mph * mph;
 const FORCE = 1.3;
 /** Share of a mesh face that the wind feels; common practice, no source. */
 const MESH_SOLIDITY = 0.3;
-const STEP = 2;
+const LEAST_STEP = 2;
+/** Farther than anything reaches. */
+const FAR = 1e6;
 
 /** Area in square feet that the wind sees from one side, and the height of its centre in inches. */
 export interface WindSide {
@@ -19,42 +21,51 @@ export interface WindSide {
 }
 
 /**
- * Area seen along x or y, parts behind each other counted once and mesh in part, from a raster of two inches.
+ * Area seen along x or y, parts behind each other counted once and mesh in part, from a raster of two inches or, where that
+ * is more, a 120th of its length.
  * @param along the direction in which the wind blows
  */
 export const measureWindSide = (build: Build, along: 'x' | 'y'): WindSide => {
   const k = along === 'x' ? 1 : 0;
-  const flat = build.parts.flatMap((part) =>
+  // Block in and on the ground stays when the rest tips.
+  const parts = build.parts.filter((p) => p.role !== 'block');
+  const flat = parts.flatMap((part) =>
     findPieces(part.shape, part.place).map((piece) => ({
-      ring: isUpright(part)
-        ? rectangle(piece.low[k], piece.low[2], piece.high[k], piece.high[2])
-        : findHull(piece.points.map((p) => [p[k], p[2]] as const)),
-      mesh: part.role === 'mesh',
+      box: [piece.low[k], piece.low[2], piece.high[k], piece.high[2]] as const,
+      // A box that stands square needs no outline.
+      body: isUpright(part) ? undefined : piece.points,
+      value: part.role === 'mesh' ? MESH_SOLIDITY : 1,
     })),
   );
-  const [x0, z0, x1, z1] = measurePtBounds(flat.flatMap((f) => f.ring));
-  const cols = Math.ceil((x1 - x0) / STEP);
-  const rows = Math.ceil((z1 - z0) / STEP);
+  const { low, high } = measureBounds(parts);
+  const [x0, z0, x1, z1] = [low[k], low[2], high[k], high[2]];
+  // Fine enough for a pen, and for a long run as fine for its size.
+  const step = Math.max(LEAST_STEP, (x1 - x0) / 120);
+  const cols = Math.ceil((x1 - x0) / step);
+  const rows = Math.ceil((z1 - z0) / step);
   const grid = new Float32Array(cols * rows);
-  for (const { ring, mesh } of flat) {
-    const value = mesh ? MESH_SOLIDITY : 1;
-    const [, b0, , b1] = measurePtBounds(ring);
-    const first = Math.max(0, Math.floor((b0 - z0) / STEP - 0.5));
-    const last = Math.min(rows - 1, Math.ceil((b1 - z0) / STEP));
+  for (const { body, box, value } of flat) {
+    const first = Math.max(0, Math.floor((box[1] - z0) / step - 0.5));
+    const last = Math.min(rows - 1, Math.ceil((box[3] - z0) / step));
     for (let r = first; r <= last; r++) {
-      // A convex outline covers one stretch of a row.
-      const [from, to] = rowSpan(ring, z0 + (r + 0.5) * STEP);
-      const c0 = Math.max(0, Math.ceil((from - x0) / STEP - 0.5 - 1e-9));
-      const c1 = Math.min(cols - 1, Math.floor((to - x0) / STEP - 0.5 + 1e-9));
-      for (let at = r * cols + c0; at <= r * cols + c1; at++) if ((grid[at] as number) < value) grid[at] = value;
+      const z = z0 + (r + 0.5) * step;
+      if (z < box[1] || z >= box[3]) continue;
+      // A convex body covers one stretch of a row.
+      const [from, to] = body ? rowSpan(body, k, z) : [box[0], box[2]];
+      const c0 = Math.max(0, Math.ceil((from - x0) / step - 0.5 - 1e-9));
+      const c1 = Math.min(cols - 1, Math.floor((to - x0) / step - 0.5 + 1e-9));
+      const end = r * cols + c1;
+      for (let at = r * cols + c0; at <= end; at++) if ((grid[at] as number) < value) grid[at] = value;
     }
   }
   let area = 0;
   let moment = 0;
-  grid.forEach((value, at) => {
-    area += value * STEP * STEP;
-    moment += value * STEP * STEP * (z0 + (Math.floor(at / cols) + 0.5) * STEP);
-  });
+  for (let r = 0; r < rows; r++) {
+    let row = 0;
+    for (let c = 0; c < cols; c++) row += grid[r * cols + c] as number;
+    area += row * step * step;
+    moment += row * step * step * (z0 + (r + 0.5) * step);
+  }
   return { area: area / 144, centreHeight: area > 0 ? moment / area : 0 };
 };
 
@@ -71,17 +82,23 @@ const isUpright = ({ shape, place }: Part): boolean =>
     return Math.abs(p[0] - q[0]) < 1e-9 || Math.abs(p[1] - q[1]) < 1e-9;
   });
 
-/** The stretch of a level line inside a convex outline; empty (from after to) where the line misses it. */
-const rowSpan = (ring: readonly Pt[], y: number): readonly [number, number] => {
-  let from = Infinity;
-  let to = -Infinity;
-  for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
-    const a = ring[j] as Pt;
-    const b = ring[i] as Pt;
-    if (a[1] > y === b[1] > y) continue;
-    const x = a[0] + ((y - a[1]) / (b[1] - a[1])) * (b[0] - a[0]);
+/** The stretch of a level line that a prism covers, seen along an axis; empty (from after to) where the line misses it. */
+const rowSpan = (points: readonly Vec3[], k: 0 | 1, z: number): readonly [number, number] => {
+  let from = FAR;
+  let to = -FAR;
+  const n = points.length / 2;
+  const edge = (a: Vec3, b: Vec3): void => {
+    if (a[2] > z === b[2] > z) return;
+    const x = a[k] + ((z - a[2]) / (b[2] - a[2])) * (b[k] - a[k]);
     if (x < from) from = x;
     if (x > to) to = x;
+  };
+  // Around its foot, around its top, and between the two.
+  for (let i = 0, j = n - 1; i < n; j = i++) {
+    const [foot, top] = [points[i] as Vec3, points[n + i] as Vec3];
+    edge(points[j] as Vec3, foot);
+    edge(points[n + j] as Vec3, top);
+    edge(foot, top);
   }
   return [from, to];
 };

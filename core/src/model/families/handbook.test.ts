@@ -70,6 +70,6 @@ describe('handbook', () => {
     const b = build('barn-fit-out', { length: 144 });
     expect([part(b, 'ceiling/beam-1-1').item, part(b, 'ceiling/beam-1-2').item]).toEqual(['2x6', '2x6']);
     expect(part(b, 'ceiling/joist-1-2').item).toBe('2x4');
-    expect(part(b, 'curb/front-1').item).toBe('block-8');
+    expect(part(b, 'curb/front-1-1').item).toBe('block-8');
   });
 });
