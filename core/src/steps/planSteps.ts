@@ -1,25 +1,15 @@
 import { groupParts, partsOf } from '../build/index.ts';
-import type { Assembly, Build, MeshFixing, Part } from '../build/index.ts';
-import { MESH_LAP } from '../cut/index.ts';
+import type { Assembly, Build, Part } from '../build/index.ts';
 import { findItem } from '../stock/index.ts';
 import { fastenersOf } from '../takeoff/index.ts';
 import { CAUTIONS } from './cautions.ts';
+import { isOver, isSkin, skinText } from './skin.ts';
 import { TOOLS } from './tools.ts';
 import { LABOUR_RATES } from './types.ts';
 import type { LabourRates, Step, Verb } from './types.ts';
 
-const SKIN_ROLES = new Set(['siding', 'mesh', 'roofing', 'deck']);
-/** What goes over the skin's joints and edges. */
-const OVER_ROLES = new Set(['batten', 'trim']);
-const isSkin = (p: Part): boolean => SKIN_ROLES.has(p.role) || OVER_ROLES.has(p.role);
 const area = (parts: readonly Part[]): number => parts.reduce((sum, p) => sum + (p.length * p.width) / 144, 0);
 const isLumber = (p: Part): boolean => findItem(p.item).kind === 'lumber';
-
-const MESH_HELD: Readonly<Record<MeshFixing, string>> = {
-  washers: 'staple every 3 in, washers at the corners',
-  battens: 'staple every 6 in, then a batten over every edge',
-  lap: `lap it ${MESH_LAP} in around the edge and staple it there every 3 in`,
-};
 
 const sumFasteners = (parts: readonly Part[]): Step['fasteners'] => {
   const sums = new Map<string, number>();
@@ -178,29 +168,14 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES): Step
       ];
     if (skin.length > 0 && a.flat) {
       const meshes = skin.filter((p) => p.role === 'mesh');
-      const boards = skin.filter((p) => p.role !== 'mesh' && !OVER_ROLES.has(p.role));
-      const over = skin.filter((p) => OVER_ROLES.has(p.role));
+      const over = skin.filter(isOver);
+      const boards = skin.filter((p) => p.role !== 'mesh' && !isOver(p));
       last = [
         add({
           id: `${a.id}/skin`,
           verb: 'skin',
           title: `Skin the ${a.name} while it lies flat`,
-          text: [
-            ...(meshes.length > 0
-              ? [
-                  `Stretch the mesh with a bar through its weave; ${MESH_HELD[meshes.find((p) => p.fixing)?.fixing ?? 'washers']}.`,
-                ]
-              : []),
-            ...(boards.length > 0
-              ? [
-                  'Nest blocking and the holes through to the nests are in before the sheet goes on.',
-                  'Trim the sheet flush at the openings with a bearing bit.',
-                ]
-              : []),
-            ...(over.length > 0
-              ? [`Last the ${over.some((p) => p.role === 'batten') ? 'battens' : 'boards'} over joints and edges.`]
-              : []),
-          ],
+          text: skinText(skin),
           station: 'bay',
           assembly: a.id,
           parts: ids(skin),

@@ -1,0 +1,40 @@
+import type { MeshFixing, Part } from '../build/index.ts';
+import { MESH_LAP } from '../cut/index.ts';
+
+const SKIN_ROLES = new Set(['siding', 'mesh', 'roofing', 'deck']);
+/** What goes over the skin's joints and edges. */
+const OVER_ROLES = new Set(['batten', 'trim']);
+/** What goes on a panel's framing while it lies flat. */
+export const isSkin = (p: Part): boolean => SKIN_ROLES.has(p.role) || OVER_ROLES.has(p.role);
+
+/** True for what goes over the skin's joints and edges. */
+export const isOver = (p: Part): boolean => OVER_ROLES.has(p.role);
+
+const MESH_HELD: Readonly<Record<MeshFixing, string>> = {
+  washers: 'staple every 3 in, washers at the corners',
+  battens: 'staple every 6 in, then a batten over every edge',
+  lap: `lap it ${MESH_LAP} in around the edge and staple it there every 3 in`,
+};
+
+/** What to mind when a panel is skinned: mesh first, then sheets, then what goes over their edges. */
+export const skinText = (skin: readonly Part[]): readonly string[] => {
+  const meshes = skin.filter((p) => p.role === 'mesh');
+  const boards = skin.filter((p) => p.role !== 'mesh' && !isOver(p));
+  const over = skin.filter(isOver);
+  return [
+    ...(meshes.length > 0
+      ? [
+          `Stretch the mesh with a bar through its weave; ${MESH_HELD[meshes.find((p) => p.fixing)?.fixing ?? 'washers']}.`,
+        ]
+      : []),
+    ...(boards.length > 0
+      ? [
+          'Nest blocking and the holes through to the nests are in before the sheet goes on.',
+          'Trim the sheet flush at the openings with a bearing bit.',
+        ]
+      : []),
+    ...(over.length > 0
+      ? [`Last the ${over.some((p) => p.role === 'batten') ? 'battens' : 'boards'} over joints and edges.`]
+      : []),
+  ];
+};
