@@ -10,19 +10,24 @@ interface Side<V> {
   readonly to: number;
 }
 
-interface Body {
+/** A silhouette on the picture, and the directions across its edges. */
+interface Flat {
+  readonly hull: readonly Pt[];
+  readonly edges: readonly Side<Pt>[];
+}
+
+interface Body extends Flat {
   readonly part: Part;
   readonly points: readonly Vec3[];
   /** Planes that may lie between it and another in depth: those that the eye does not see edge on. */
   readonly planes: readonly Side<Vec3>[];
   readonly screen: readonly [number, number, number, number];
-  /** Silhouette on the picture, and the directions across its edges. */
-  readonly hull: readonly Pt[];
-  readonly edges: readonly Side<Pt>[];
   readonly depth: number;
 }
 
 const EPS = 1e-3;
+/** How deep parts may press into each other and still be one before the other. */
+const PRESS = 1 / 16;
 
 const reach = (points: readonly Vec3[], n: Vec3): readonly [number, number] => {
   let [lo, hi] = [FAR, -FAR];
@@ -47,6 +52,18 @@ const reachFlat = (points: readonly Pt[], n: Pt): readonly [number, number] => {
 /** Farther than anything drawn. */
 const FAR = 1e9;
 
+const flatOf = (points: readonly Pt[]): Flat => {
+  const hull = findHull(points);
+  const edges = hull.map((q, i): Side<Pt> => {
+    const p = hull[(i + hull.length - 1) % hull.length] as Pt;
+    const size = Math.hypot(q[0] - p[0], q[1] - p[1]) || 1;
+    const n: Pt = [(q[1] - p[1]) / size, (p[0] - q[0]) / size];
+    const [from, to] = reachFlat(hull, n);
+    return { n, from, to };
+  });
+  return { hull, edges };
+};
+
 const bodyOf = (c: Camera, part: Part): Body => {
   const points = part.shape.outline.flatMap(([p, q]) => [
     toWorld(part.place, p, q, 0),
@@ -61,27 +78,19 @@ const bodyOf = (c: Camera, part: Part): Body => {
     const [from, to] = reach(points, n);
     planes.push({ n, from, to });
   }
-  const hull = findHull(points.map((p): Pt => [dot(p, c.right), dot(p, c.up)]));
-  const edges = hull.map((q, i): Side<Pt> => {
-    const p = hull[(i + hull.length - 1) % hull.length] as Pt;
-    const size = Math.hypot(q[0] - p[0], q[1] - p[1]) || 1;
-    const n: Pt = [(q[1] - p[1]) / size, (p[0] - q[0]) / size];
-    const [from, to] = reachFlat(hull, n);
-    return { n, from, to };
-  });
+  const flat = flatOf(points.map((p): Pt => [dot(p, c.right), dot(p, c.up)]));
   return {
     part,
     points,
     planes,
-    screen: measurePtBounds(hull),
-    hull,
-    edges,
+    ...flat,
+    screen: measurePtBounds(flat.hull),
     depth: points.reduce((sum, p) => sum + dot(p, c.toward), 0) / points.length,
   };
 };
 
 /** True when two silhouettes share more than an edge. */
-const covers = (a: Body, b: Body): boolean => {
+const covers = (a: Flat, b: Flat): boolean => {
   for (const [one, other] of [
     [a, b],
     [b, a],
@@ -96,6 +105,8 @@ const covers = (a: Body, b: Body): boolean => {
 /** 1 when `a` lies before `b`, -1 behind it, 0 when no plane parts them in depth or their silhouettes are apart. */
 const compare = (c: Camera, a: Body, b: Body): number => {
   if (!covers(a, b)) return 0;
+  // Parts may press into each other a little: the plane that parts them best decides.
+  let [best, side] = [-PRESS, 0];
   for (const [one, other, sign] of [
     [a, b, 1],
     [b, a, -1],
@@ -103,10 +114,11 @@ const compare = (c: Camera, a: Body, b: Body): number => {
     for (const { n, from, to } of one.planes) {
       const [lo, hi] = reach(other.points, n);
       const facing = sign * Math.sign(dot(n, c.toward));
-      if (from >= hi - EPS) return facing;
-      if (lo >= to - EPS) return -facing;
+      if (from - hi > best) [best, side] = [from - hi, facing];
+      if (lo - to > best) [best, side] = [lo - to, -facing];
+      if (best > -EPS) return side;
     }
-  return 0;
+  return side;
 };
 
 const left = (bodies: readonly Body[], i: number): number => (bodies[i] as Body).screen[0];
@@ -133,15 +145,25 @@ export const paintOrder = (c: Camera, parts: readonly Part[]): Part[] => {
       else if (side < 0) behind[j]?.push(i);
     }
   }
-  // Farthest first among those with nothing unpainted behind them; where parts lie in a ring, the farthest of all.
-  const out: Part[] = [];
   const waits = behind.map((list) => list.length);
   const before: number[][] = bodies.map(() => []);
   behind.forEach((list, i) => list.forEach((j) => before[j]?.push(i)));
   const painted = new Uint8Array(bodies.length);
+  /** The farthest part of a ring of parts that each wait for the next. */
+  const inRing = (): number => {
+    const path: number[] = [];
+    let at = painted.indexOf(0);
+    while (!path.includes(at)) {
+      path.push(at);
+      at = behind[at]?.find((j) => painted[j] === 0) ?? at;
+    }
+    return Math.min(...path.slice(path.indexOf(at)));
+  };
+  // Farthest first among those with nothing unpainted behind them; where parts lie in a ring, the farthest of all.
+  const out: Part[] = [];
   while (out.length < bodies.length) {
     let next = bodies.findIndex((_, i) => painted[i] === 0 && waits[i] === 0);
-    if (next < 0) next = painted.indexOf(0);
+    if (next < 0) next = inRing();
     painted[next] = 1;
     out.push((bodies[next] as Body).part);
     for (const i of before[next] ?? []) waits[i] = (waits[i] as number) - 1;
