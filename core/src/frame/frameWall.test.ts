@@ -176,3 +176,53 @@ describe('skinWall', () => {
     ]);
   });
 });
+
+describe('what is left over a header and under a sill', () => {
+  // Over the door: 60 less a plate is 58 1/2; the header ends at 8 + height + 3 1/2.
+  const over = (height: number) => wall({ openings: [{ ...door, height }] }).parts;
+  const rips = (parts: ReturnType<typeof over>, id: RegExp) =>
+    parts.filter((p) => id.test(p.id)).map((p) => [p.length, p.rip]);
+  it.each([
+    [47, 0],
+    [46.75, 0.25],
+    [46.5, 0.5],
+  ])('a header of %s high leaves %s in: nothing fills it', (height) => {
+    const parts = over(height);
+    expect(rips(parts, /packer-\d/)).toEqual([]);
+    expect(parts.filter((p) => /cripple over/.test(p.name))).toEqual([]);
+  });
+  it.each([
+    [46, 1],
+    [45, 2],
+    [44.75, 2.25],
+  ])('a door of %s leaves %s in: two rips as long as the header', (height, gap) => {
+    const parts = over(height);
+    expect(rips(parts, /packer-\d/)).toEqual([
+      [34, gap],
+      [34, gap],
+    ]);
+    expect(parts.filter((p) => /cripple over/.test(p.name))).toEqual([]);
+  });
+  it('2 1/2 in and more is a place for cripples', () => {
+    const cripples = over(44.5).filter((p) => /cripple over/.test(p.name));
+    expect(cripples.length).toBeGreaterThan(0);
+    expect(new Set(cripples.map((p) => p.length))).toEqual(new Set([2.5]));
+    expect(rips(over(44.5), /packer-\d/)).toEqual([]);
+  });
+  it.each([
+    [3, 'nothing', 0, 0],
+    [4, 'rips of 1 in', 2, 0],
+    [8, 'cripples of 5 in', 0, 2],
+  ])('under a sill at %s stand %s', (bottom, _what, packed, cripples) => {
+    const { parts } = wall({ openings: [{ ...door, bottom, height: 40 }] });
+    expect(rips(parts, /packer-under/)).toHaveLength(packed);
+    expect(parts.filter((p) => /cripple under/.test(p.name))).toHaveLength(cripples);
+  });
+  it('a rip does not stand where a row of blocks is', () => {
+    const { parts } = wall({ openings: [{ ...door, height: 45 }], blockRows: [57.5] });
+    const blocks = parts.filter((p) => /block-57\.5/.test(p.id));
+    expect(blocks.length).toBeGreaterThan(2);
+    for (const b of blocks)
+      expect(b.place.origin[0] >= 64 - 1e-6 || b.place.origin[0] + b.length <= 28.5 + 1e-6).toBe(true);
+  });
+});

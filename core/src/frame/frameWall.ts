@@ -75,14 +75,25 @@ const headerParts = (sketch: Sketch, plan: WallPlan, o: PlacedOpening, depth: nu
     );
 };
 
-/** Gap over a header that is too low for cripples, and what is too little to fill. Common practice, no source. */
+/** A gap over a header or under a sill that is too low for cripples, from what is too little to fill. Common practice, no source. */
 const PACKED = [0.5, 2.5] as const;
 
-/** Rips laid on a header's plies up to the plate, where cripples would be slivers. */
-const packers = (sketch: Sketch, plan: WallPlan, o: PlacedOpening, depth: number, ceiling: number): boolean => {
-  const z = o.bottom + o.height + headerHeight(o.width);
-  const gap = ceiling - z;
-  if (gap <= PACKED[0] || gap >= PACKED[1]) return false;
+/** Rips that fill a gap along an opening, where cripples would be slivers: one behind each face of the wall. */
+const packers = (
+  sketch: Sketch,
+  plan: WallPlan,
+  o: PlacedOpening,
+  gap: {
+    readonly what: 'over' | 'under';
+    readonly from: number;
+    readonly length: number;
+    readonly low: number;
+    readonly high: number;
+  },
+  depth: number,
+): boolean => {
+  const high = gap.high - gap.low;
+  if (high <= PACKED[0] || high >= PACKED[1]) return false;
   const { axes, id, name } = plan;
   for (const [k, t] of (depth >= 2 * T ? [0, depth - T] : [0]).entries())
     sketch.add(
@@ -90,14 +101,14 @@ const packers = (sketch: Sketch, plan: WallPlan, o: PlacedOpening, depth: number
         axes,
         id,
         {
-          id: `${id}/${o.id}/packer-${k + 1}`,
-          name: `${name} packer over ${o.kind}`,
+          id: `${id}/${o.id}/packer-${gap.what === 'over' ? '' : 'under-'}${k + 1}`,
+          name: `${name} packer ${gap.what} ${o.kind}`,
           role: 'blocking',
           item: plan.studItem ?? '2x4',
-          rip: gap,
+          rip: high,
         },
-        [o.left - T, t, z],
-        [o.width + 2 * T, T, gap],
+        [gap.from, t, gap.low],
+        [gap.length, T, high],
         'a',
       ),
     );
@@ -121,7 +132,9 @@ export const frameWall = (sketch: Sketch, plan: WallPlan): FramedWall => {
   const centres: number[] = [];
   const uprights: Upright[] = [];
   const cripples: number[] = [];
+  // Openings with rips instead of cripples over and under them.
   const packed = new Set<string>();
+  const raised = new Set<string>();
   let count = 0;
 
   if (slope !== 0) {
@@ -179,7 +192,14 @@ export const frameWall = (sketch: Sketch, plan: WallPlan): FramedWall => {
     vertical(o.left - T, T, head, 'jack', `jack stud, ${o.kind}`);
     vertical(right, T, head, 'jack', `jack stud, ${o.kind}`);
     headerParts(sketch, plan, o, depth);
-    if (slope === 0 && packers(sketch, plan, o, depth, ceiling(0))) packed.add(o.id);
+    const over = { what: 'over', from: o.left - T, length: o.width + 2 * T } as const;
+    if (
+      slope === 0 &&
+      packers(sketch, plan, o, { ...over, low: head + headerHeight(o.width), high: ceiling(0) }, depth)
+    )
+      packed.add(o.id);
+    const under = { what: 'under', from: o.left, length: o.width } as const;
+    if (packers(sketch, plan, o, { ...under, low: T, high: o.bottom - T }, depth)) raised.add(o.id);
     if (o.bottom > T + 0.01)
       sketch.add(
         boxPart(
@@ -213,7 +233,7 @@ export const frameWall = (sketch: Sketch, plan: WallPlan): FramedWall => {
     const headTop = inOpening.bottom + inOpening.height + headerHeight(inOpening.width);
     if (!packed.has(inOpening.id) && ceiling(a) - headTop > 0.5 && ceiling(a + T) - headTop > 0.5)
       vertical(a, headTop, 'plate', 'cripple', `cripple over ${inOpening.kind}`);
-    if (inOpening.bottom - 2 * T > 0.5)
+    if (!raised.has(inOpening.id) && inOpening.bottom - 2 * T > 0.5)
       vertical(a, T, inOpening.bottom - T, 'cripple', `cripple under ${inOpening.kind}`);
   }
   marks.sort((p, q) => p.at - q.at);

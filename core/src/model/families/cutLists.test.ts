@@ -175,10 +175,15 @@ describe('raised gable house, 6 ft by 4 on legs of 3 ft', () => {
     // Opening from 4 to 36, header to 39 1/2, underside of the plate 40 1/2.
     expect(n('jack', '2x4', 34.5)).toBe(2);
     expect(n('header', '2x4', 51)).toBeGreaterThanOrEqual(2);
-    const packers = b.parts.filter((p) => /door\/packer/.test(p.id));
-    expect(packers.map((p) => [p.length, p.rip])).toEqual([
+    const packers = (id: RegExp) => b.parts.filter((p) => id.test(p.id)).map((p) => [p.length, p.rip]);
+    expect(packers(/door\/packer-\d$/)).toEqual([
       [51, 1],
       [51, 1],
+    ]);
+    // Its sill is 4 in up: another inch between that and the plate.
+    expect(packers(/door\/packer-under/)).toEqual([
+      [48, 1],
+      [48, 1],
     ]);
   });
   it('has six pairs of rafters at 6 in 12 with an 8 in overhang', () => {
