@@ -57,7 +57,10 @@ export interface Roofing extends ItemBase {
   readonly thickness: number;
   readonly cover: number;
   readonly weight: number;
+  /** Lengths of a sheet; none of what comes in bundles. */
   readonly lengths: readonly StockLength[];
+  /** A bundle: the square feet that it covers, and its price. */
+  readonly bundle?: { readonly covers: number; readonly cost: number };
   /** Least pitch in inches of rise per 12 of run. */
   readonly leastPitch: number;
 }
@@ -297,7 +300,8 @@ export const ROOFINGS: readonly Roofing[] = [
     thickness: 0.25,
     cover: 36,
     weight: 2.4,
-    lengths: lengths(260, [8]),
+    lengths: [],
+    bundle: { covers: 100 / 3, cost: 3850 },
     leastPitch: 2,
   },
 ];
@@ -320,6 +324,7 @@ export const HARDWARE: readonly Hardware[] = [
   hardware('screw-1-1/4', '1¼ in screw', 0.006, 5, 100),
   hardware('pocket-screw', '2½ in pocket screw', 0.012, 11, 50),
   hardware('roof-screw', 'gasketed roofing screw', 0.012, 13, 50),
+  hardware('nail-roof', '1 in roofing nail', 0.006, 2, 500),
   hardware('staple', '½ in heavy staple', 0.0015, 1, 1000),
   hardware('washer', 'fender washer', 0.012, 9, 50),
   hardware('rafter-tie', 'rafter tie', 0.12, 120),
@@ -337,6 +342,8 @@ export const HARDWARE: readonly Hardware[] = [
   hardware('carriage-bolt', '⅜ in carriage bolt', 0.2, 140, 10),
   hardware('anchor-bolt', '½ × 8 in anchor bolt', 0.6, 260),
   hardware('angle-tie', 'corner angle', 0.3, 240),
+  // Counted with the shingles that it lies under: it weighs nothing here.
+  hardware('felt', 'roofing felt, 36 in × 144 ft', 0, 3400),
   hardware('drip-edge', 'drip edge, 10 ft', 2.2, 980),
   hardware('ridge-cap', 'ridge cap, 10 ft', 5, 2450),
   hardware('closure', 'foam closure strip, 3 ft', 0.1, 190),

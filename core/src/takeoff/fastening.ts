@@ -70,15 +70,25 @@ const FASTENING: Readonly<Record<Role, readonly Fastening[]>> = {
   glazing: [{ item: 'screw-1-1/4', everyInches: 12, along: 'edge' }],
 };
 
+/** Nails to a square foot of shingles: four to each of some eighty in a hundred square feet. Common practice, no source. */
+const SHINGLE_NAILS = 3.2;
+
 /** Mesh that is not held by washers. */
 const MESH_HELD: Readonly<Record<NonNullable<Part['fixing']>, readonly Fastening[]>> = {
   battens: [{ item: 'staple', everyInches: 6, along: 'edge' }],
   lap: [{ item: 'staple', everyInches: 3, along: 'edge' }],
 };
 
+const fasteningOf = (part: Part): readonly Fastening[] => {
+  if (part.fixing) return MESH_HELD[part.fixing];
+  if (part.item === 'shingle')
+    return [{ item: 'nail-roof', each: Math.ceil(((part.length * part.width) / 144) * SHINGLE_NAILS) }];
+  return FASTENING[part.role];
+};
+
 /** Fasteners of one part. */
 export const fastenersOf = (part: Part): { readonly item: string; readonly count: number }[] =>
-  (part.fixing ? MESH_HELD[part.fixing] : FASTENING[part.role]).map((f) => {
+  fasteningOf(part).map((f) => {
     if (f.each !== undefined) return { item: f.item, count: f.each };
     const inches = f.along === 'edge' ? 2 * (part.length + part.width) : part.length;
     return { item: f.item, count: Math.max(2, Math.ceil(inches / (f.everyInches ?? 1))) };

@@ -5,6 +5,7 @@ import type { Effort, MeshPlan, SheetPlan, StickDemand, StickPiece, StickPlan, S
 import {
   findItem,
   findLumber,
+  findRoofing,
   LUMBER,
   measureBoardFeet,
   MESHES,
@@ -127,6 +128,9 @@ const count = <T>(list: readonly T[], key: (t: T) => string): Map<string, { firs
   return out;
 };
 
+/** Starter course, ridge and cut ends of shingles. Common practice, no source. */
+const SHINGLE_WASTE = 1.1;
+
 /** Everything to buy for a build: sticks by length, sheets, rolls, roofing, fasteners and fittings. */
 export const takeOff = (build: Build, effort: Effort = 'full'): Takeoff => {
   const { parts } = build;
@@ -152,12 +156,24 @@ export const takeOff = (build: Build, effort: Effort = 'full'): Takeoff => {
       stock: ROOFINGS.flatMap((r) =>
         r.lengths.map((l) => ({ item: r.key, length: l.length, cost: l.cost, quantity: null })),
       ),
-      pieces: roofing.map((p) => ({ id: p.id, item: p.item, length: p.length, quantity: 1 })),
+      pieces: roofing
+        .filter((p) => findRoofing(p.item).bundle === undefined)
+        .map((p) => ({ id: p.id, item: p.item, length: p.length, quantity: 1 })),
     },
     effort,
   );
   for (const { first, n } of count(roofPlan.sticks, (s) => `${s.item}|${s.length}`).values())
     add(first.item, `36 in × ${feet(first.length)}`, n, first.cost);
+  for (const { key, bundle } of ROOFINGS) {
+    const area = roofing.filter((p) => p.item === key).reduce((sum, p) => sum + (p.length * p.width) / 144, 0);
+    if (bundle && area > 0)
+      add(
+        key,
+        `bundle, ${Math.round(bundle.covers)} sq ft`,
+        Math.ceil((area * SHINGLE_WASTE) / bundle.covers),
+        bundle.cost,
+      );
+  }
   for (const line of piecesOf(parts, effort)) add(line.item, line.size, line.quantity, line.each);
   const hardware = new Map<string, number>();
   const use = (item: string, n: number): void => void hardware.set(item, (hardware.get(item) ?? 0) + n);

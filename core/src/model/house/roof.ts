@@ -21,6 +21,11 @@ import { findMesh, findRoofing } from '../../stock/index.ts';
 
 const T = 1.5;
 const DECK = 0.5;
+/** Shingles are drawn in fields of up to 8 ft. */
+const SHINGLED = 96;
+/** What a roll of felt covers, and what its laps take. Common practice, no source. */
+const FELT_COVERS = 432;
+const FELT_LAPS = 1.15;
 
 /** The roof over a rectangular house, heights from the floor, `t` from the front wall's outer face. */
 export interface HouseRoof {
@@ -188,7 +193,7 @@ export const frameHouseRoof = (
       to: L + plan.side,
       lift: plan.deck ? DECK : 0,
       width: cover.cover,
-      course: Math.max(...cover.lengths.map((l) => l.length)),
+      course: Math.max(SHINGLED, ...cover.lengths.map((l) => l.length)),
       beyond: 1,
       candidates: [],
     });
@@ -242,6 +247,11 @@ export const frameHouseRoof = (
     sketch.hardware('closure', eaves * 2 * Math.ceil((L + 2 * plan.side) / 36), 'eaves and ridge');
     sketch.hardware('drip-edge', Math.ceil((eaves * (L + 2 * plan.side) + 2 * run) / 120), 'eaves and rakes');
   }
+  if (plan.cover === 'shingle') {
+    const area = (run * (L + 2 * plan.side)) / 144;
+    sketch.hardware('felt', Math.ceil((area * FELT_LAPS) / FELT_COVERS), 'under the shingles');
+    sketch.hardware('drip-edge', Math.ceil((2 * (L + 2 * plan.side) + 2 * run) / 120), 'eaves and rakes');
+  }
   if (roof.kind === 'gable') {
     frameRidge(
       sketch,
@@ -252,7 +262,8 @@ export const frameHouseRoof = (
       L,
       places.map((a) => a + T / 2),
     );
-    sketch.hardware('ridge-cap', Math.ceil((L + 2 * plan.side) / 120), 'ridge');
+    // Shingles are cut to cover their own ridge.
+    if (plan.cover === 'metal') sketch.hardware('ridge-cap', Math.ceil((L + 2 * plan.side) / 120), 'ridge');
     if (plan.cupola === true) {
       const cover = findRoofing(plan.cover);
       const layers = (plan.deck ? DECK : 0) + cover.thickness;
