@@ -34,8 +34,8 @@ export const LiveStrip = ({ computed }: { readonly computed: OrderComputation | 
               {s.firstLimit === undefined
                 ? 'no flock yet'
                 : (s.firstAt ?? 0) < s.birds
-                  ? `${s.firstLimit} is enough for ${s.firstAt ?? 0}`
-                  : `${s.firstLimit} runs out first, at ${(s.firstAt ?? 0) + 1}`}
+                  ? `${s.firstLimit} ${s.firstLimit === 'nests' ? 'are' : 'is'} enough for ${s.firstAt ?? 0}`
+                  : `${s.firstLimit} ${s.firstLimit === 'nests' ? 'run' : 'runs'} out first, at ${(s.firstAt ?? 0) + 1}`}
             </Figure>
           </Box>
           <Box {...cell}>
