@@ -23,6 +23,8 @@ const mirrorTape = (tape: Tape): Tape => ({
 
 /** Width that a panel's face is turned in: its plate and as much again as it starts from the face's edge, else what it reaches. */
 const measureFace = (build: Build, a: Assembly): number => {
+  // What was turned once is turned back in the same width.
+  if (a.turned !== undefined) return a.turned;
   const tape = a.tapes[0];
   const plate = build.parts.find((p) => p.id === tape?.parts[0]);
   if (tape && plate) return 2 * toLocal(a.face, plate.place.origin)[0] + tape.length;
@@ -61,11 +63,11 @@ export const mirrorBuild = (build: Build): Build => {
     u: scale(turn(face.u), -1),
     v: turn(face.v),
   });
-  const mirrorAssembly = (a: Assembly): Assembly => ({
+  const mirrorAssembly = ({ turned, ...a }: Assembly): Assembly => ({
     ...a,
     name: swapWords(a.name),
     face: mirrorFace(a.face, widths.get(a.id) ?? 0),
-    turned: widths.get(a.id) ?? 0,
+    ...(turned === undefined ? { turned: widths.get(a.id) ?? 0 } : {}),
     tapes: a.tapes.map(mirrorTape),
     ...(a.joins ? { joins: { ...a.joins, how: swapWords(a.joins.how) } } : {}),
   });

@@ -4,6 +4,9 @@ import type { ConvexPiece, Vec3 } from '../geometry/index.ts';
 /** Where a zone may hold something, `[from, to]` inches from its start along a direction. */
 export type Stretch = readonly [number, number];
 
+/** What reaches no deeper into the zone than this only touches it. */
+const TOUCH = 1 / 64;
+
 const at = (v: Vec3, k: number): number => v[k] as number;
 
 /**
@@ -24,7 +27,7 @@ export const freeStretches = (
   let free: readonly Stretch[] = [[0, length]];
   for (const piece of pieces) {
     if ([0, 1, 2].some((k) => at(piece.low, k) > at(zone.high, k) || at(piece.high, k) < at(zone.low, k))) continue;
-    if (measureSeparation(piece, zone, -clear / 2) > -clear / 2) continue;
+    if (measureSeparation(piece, zone, -TOUCH) > -TOUCH) continue;
     const reach = piece.points.map((p) => dot(along, p) - zero);
     const [from, to] = [Math.min(...reach) - clear, Math.max(...reach) + clear];
     free = free.flatMap(([a, b]): Stretch[] =>
