@@ -1,7 +1,6 @@
 import { buildSpec, FAMILIES, parseSpec } from '../model/index.ts';
 import { measureBounds } from './measureBounds.ts';
 import { mirrorBuild, SWAPPED, swapWords } from './mirrorBuild.ts';
-import { compareBuilds } from './compareBuilds.ts';
 
 describe('words of sides', () => {
   it.each([
@@ -48,10 +47,8 @@ describe.each(FAMILIES.map((f) => f.key))('a %s turned round', (family) => {
     });
   });
   it('is cut from the same parts', () => {
-    const rows = compareBuilds(build, turned);
     const lengths = (b: typeof build) => b.parts.map((p) => `${p.item} ${p.length.toFixed(4)}`).sort();
     expect(lengths(turned)).toEqual(lengths(build));
-    expect(rows).toBeDefined();
   });
   it('marks its plates from the other end: every tape as long, every mark within it', () => {
     for (const [i, a] of turned.assemblies.entries())

@@ -1,11 +1,11 @@
+import { cross } from '../../geometry/index.ts';
 import type { Check } from '../types.ts';
 
 /** Mesh that is stapled alone: a batten or washers keep it on when something pulls. Common practice, no source. */
 export const meshHeld: Check = ({ build }) => {
   const lapped = build.parts.filter((p) => p.fixing === 'lap');
-  const up = lapped.filter(
-    (p) => p.fixing && Math.abs(p.place.u[0] * p.place.v[1] - p.place.u[1] * p.place.v[0]) < 0.9,
-  );
+  // Level mesh is overhead; all other is on the sides.
+  const up = lapped.filter(({ place }) => Math.abs(cross(place.u, place.v)[2]) < 0.9);
   if (lapped.length === 0) return [];
   const sides = up.length > 0;
   return [
