@@ -8,7 +8,7 @@ const CORE_ORDER = [
   'geometry',
   'stock',
   'flock',
-  'build',
+  'unit',
   'frame',
   'model',
   'structure',

@@ -3,7 +3,7 @@ import { DemandError, planSticks, readDemand } from '@rubbet/core/cut';
 import { drawBuild, ViewError } from '@rubbet/core/draw';
 import { specSchema, writeBuild, writeCutList, writeDxf, writeGltf, writeSvg } from '@rubbet/core/formats';
 import { clean } from '@rubbet/core/measure';
-import { compareBuilds, measureMass } from '@rubbet/core/build';
+import { compareBuilds, measureMass } from '@rubbet/core/unit';
 import { buildSpec, defaultsOf, FAMILIES, findFamily, parseSpec, SpecError } from '@rubbet/core/model';
 import { planPads, readSurvey, SurveyError } from '@rubbet/core/site';
 import { measureLabour, planOperations, planSteps } from '@rubbet/core/steps';

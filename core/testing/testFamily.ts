@@ -6,8 +6,8 @@ import {
   findUnbackedJoints,
   measureMass,
   mirrorBuild,
-} from '../src/build/index.ts';
-import type { Build, ParamValue } from '../src/build/index.ts';
+} from '../src/unit/index.ts';
+import type { Build, ParamValue } from '../src/unit/index.ts';
 import { findPieces, measureSeparation } from '../src/geometry/index.ts';
 import type { Placement } from '../src/geometry/index.ts';
 import { buildSpec, findFamily, FITTING_STYLES, parseSpec } from '../src/model/index.ts';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { ParamValue } from '../build/index.ts';
+import type { ParamValue } from '../unit/index.ts';
 import type { Flock } from '../flock/index.ts';
 import { FAMILIES, buildSpec, parseSpec } from '../model/index.ts';
 import { paramsOf } from '../../testing/testFamily.ts';

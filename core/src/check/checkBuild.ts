@@ -1,5 +1,5 @@
-import { swapWords } from '../build/index.ts';
-import type { Build } from '../build/index.ts';
+import { swapWords } from '../unit/index.ts';
+import type { Build } from '../unit/index.ts';
 import type { Flock } from '../flock/index.ts';
 import { readParams, findFamily, SpecError } from '../model/index.ts';
 import type { Spec } from '../model/index.ts';

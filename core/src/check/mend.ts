@@ -1,4 +1,4 @@
-import type { ParamValue } from '../build/index.ts';
+import type { ParamValue } from '../unit/index.ts';
 import type { Finding } from './types.ts';
 
 /** A one-click mend, to spread into a finding. */

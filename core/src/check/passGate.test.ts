@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { measureTravelling } from '../build/index.ts';
+import { measureTravelling } from '../unit/index.ts';
 import { buildSpec, parseSpec } from '../model/index.ts';
 import { passGate } from './passGate.ts';
 import { CHECK_RULES, siteOf } from './types.ts';

@@ -1,5 +1,5 @@
-import { measureTravelling } from '../build/index.ts';
-import type { Build } from '../build/index.ts';
+import { measureTravelling } from '../unit/index.ts';
+import type { Build } from '../unit/index.ts';
 
 /** Room for a hand on each side. */
 const HANDS = 2;

@@ -1,4 +1,4 @@
-import type { ParamValue } from '../build/index.ts';
+import type { ParamValue } from '../unit/index.ts';
 import type { Flock } from '../flock/index.ts';
 import { buildSpec, parseSpec } from '../model/index.ts';
 import { checkBuild, defaultFlock } from './checkBuild.ts';

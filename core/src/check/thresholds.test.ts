@@ -1,5 +1,5 @@
 import { buildSpec, parseSpec } from '../model/index.ts';
-import type { Build } from '../build/index.ts';
+import type { Build } from '../unit/index.ts';
 import type { Flock } from '../flock/index.ts';
 import { defaultFlock } from './checkBuild.ts';
 import { CHECKS } from './rules/index.ts';

@@ -1,4 +1,4 @@
-import type { Build, ParamValue } from '../build/index.ts';
+import type { Build, ParamValue } from '../unit/index.ts';
 import { FLOCK_RULES } from '../flock/index.ts';
 import type { Flock, FlockRules } from '../flock/index.ts';
 import type { Params, Spec } from '../model/index.ts';

@@ -1,4 +1,4 @@
-import type { Build, Part } from '../build/index.ts';
+import type { Build, Part } from '../unit/index.ts';
 
 /** Ids of the first parts that answer a question, so that a finding points at something that is there. */
 export const partsWhere = (build: Build, ask: (part: Part) => boolean, most = 1): string[] =>

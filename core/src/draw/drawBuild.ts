@@ -1,8 +1,8 @@
 import { measurePtBounds, toWorld } from '../geometry/index.ts';
 import { printLength } from '../measure/index.ts';
 import type { Pt } from '../geometry/index.ts';
-import { partsOf } from '../build/index.ts';
-import type { Assembly, Build, Part } from '../build/index.ts';
+import { partsOf } from '../unit/index.ts';
+import type { Assembly, Build, Part } from '../unit/index.ts';
 import { boundsOfItems, dimension } from './dimensions.ts';
 import { drawSection } from './drawSection.ts';
 import { paintOrder } from './paintOrder.ts';

@@ -1,7 +1,7 @@
 import { findHull, findPieces, measurePtBounds } from '../geometry/index.ts';
 import type { ConvexPiece, Pt } from '../geometry/index.ts';
-import { measureBounds } from '../build/index.ts';
-import type { Build } from '../build/index.ts';
+import { measureBounds } from '../unit/index.ts';
+import type { Build } from '../unit/index.ts';
 import { boundsOfItems, dimension } from './dimensions.ts';
 import { toneOf } from './project.ts';
 import type { DrawItem, Drawing } from './types.ts';

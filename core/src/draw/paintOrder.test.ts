@@ -1,5 +1,5 @@
 import { boxPart, UNIT_AXES } from '../frame/index.ts';
-import type { Part } from '../build/index.ts';
+import type { Part } from '../unit/index.ts';
 import type { Vec3 } from '../geometry/index.ts';
 import { paintOrder } from './paintOrder.ts';
 import { CAMERAS } from './project.ts';

@@ -1,6 +1,6 @@
 import { cross, dot, findHull, findPieces, measurePtBounds, toWorld } from '../geometry/index.ts';
 import type { Pt, Vec3 } from '../geometry/index.ts';
-import type { Part } from '../build/index.ts';
+import type { Part } from '../unit/index.ts';
 import type { Camera } from './project.ts';
 
 /** A direction that may part two bodies, with how far the body that it is of reaches along it. */

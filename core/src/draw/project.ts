@@ -1,6 +1,6 @@
 import { cross, dot, findHull, toWorld, unit } from '../geometry/index.ts';
 import type { Placement, Pt, Vec3 } from '../geometry/index.ts';
-import type { Part } from '../build/index.ts';
+import type { Part } from '../unit/index.ts';
 import { findItem } from '../stock/index.ts';
 import type { AreaItem, Tone } from './types.ts';
 

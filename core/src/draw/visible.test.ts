@@ -1,5 +1,5 @@
 import { buildSpec, FAMILIES, parseSpec } from '../model/index.ts';
-import type { Build, Part } from '../build/index.ts';
+import type { Build, Part } from '../unit/index.ts';
 import { dot, findPieces, measurePtBounds } from '../geometry/index.ts';
 import type { ConvexPiece, Pt, Vec3 } from '../geometry/index.ts';
 import { drawBuild } from './drawBuild.ts';

@@ -1,6 +1,6 @@
 import DxfParser from 'dxf-parser';
 import validator from 'gltf-validator';
-import { measureBounds, measureMass } from '../build/index.ts';
+import { measureBounds, measureMass } from '../unit/index.ts';
 import { drawBuild } from '../draw/index.ts';
 import { buildSpec, FAMILIES, parseSpec } from '../model/index.ts';
 import { writeDxf } from './writeDxf.ts';

@@ -1,6 +1,6 @@
 import { Ajv2020 } from 'ajv/dist/2020.js';
 import Papa from 'papaparse';
-import { groupParts } from '../build/index.ts';
+import { groupParts } from '../unit/index.ts';
 import { drawBuild, drawPads, viewsOf, ViewError } from '../draw/index.ts';
 import { FAMILIES, buildSpec, parseSpec, SpecError } from '../model/index.ts';
 import { planPads, readSurvey } from '../site/index.ts';

@@ -1,6 +1,6 @@
 import { clean } from '../measure/index.ts';
-import { groupParts, measureBounds, measureMass } from '../build/index.ts';
-import type { Build } from '../build/index.ts';
+import { groupParts, measureBounds, measureMass } from '../unit/index.ts';
+import type { Build } from '../unit/index.ts';
 
 /** The build as plain data: parts by mark, bounds, weight, centre of gravity. Inches and pounds. */
 export const writeBuild = (build: Build) => {

@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { clean, printLength } from '../measure/index.ts';
-import { groupParts } from '../build/index.ts';
-import type { Build, Part } from '../build/index.ts';
+import { groupParts } from '../unit/index.ts';
+import type { Build, Part } from '../unit/index.ts';
 
 /** End cuts in words: `square`, or `start mitre 12.5°, end bevel 9.4°`. */
 export const describeCuts = (part: Part): string => {

@@ -1,6 +1,6 @@
 import { splitConvex, toWorld } from '../geometry/index.ts';
 import type { Pt, Vec3 } from '../geometry/index.ts';
-import type { Build, Part } from '../build/index.ts';
+import type { Build, Part } from '../unit/index.ts';
 import { toneOf } from '../draw/index.ts';
 import type { Tone } from '../draw/index.ts';
 

@@ -1,6 +1,6 @@
 import { faultsOf } from '../../testing/testFamily.ts';
-import { measureBounds } from '../build/index.ts';
-import type { Build, Fitting, Part } from '../build/index.ts';
+import { measureBounds } from '../unit/index.ts';
+import type { Build, Fitting, Part } from '../unit/index.ts';
 import { buildSpec, FITTING_STYLES, parseSpec } from '../model/index.ts';
 
 // Every way in which a fitting is made, measured against sizes worked out by hand: gaps of 1/8 in, stiles of 3 1/2, mesh lapped an

@@ -1,5 +1,5 @@
-import { measureBounds } from '../build/index.ts';
-import type { Part } from '../build/index.ts';
+import { measureBounds } from '../unit/index.ts';
+import type { Part } from '../unit/index.ts';
 import { buildSpec, parseSpec } from '../model/index.ts';
 
 const house = (params: Record<string, number | string | boolean> = {}) =>

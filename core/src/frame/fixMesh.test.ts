@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { faultsOf } from '../../testing/testFamily.ts';
-import type { Build, MeshFixing, Part } from '../build/index.ts';
+import type { Build, MeshFixing, Part } from '../unit/index.ts';
 import { findPieces, measureArea, measureSeparation } from '../geometry/index.ts';
 import { buildSpec, parseSpec } from '../model/index.ts';
 import { fastenersOf, takeOff } from '../takeoff/index.ts';

@@ -1,6 +1,6 @@
 import { add, cross, findPieces, clipBelow, measureArea, measurePtBounds, scale } from '../geometry/index.ts';
 import type { ConvexPiece, Pt } from '../geometry/index.ts';
-import type { EndCut, MeshFixing, PartDraft } from '../build/index.ts';
+import type { EndCut, MeshFixing, PartDraft } from '../unit/index.ts';
 import { findLumber } from '../stock/index.ts';
 import type { Axes } from './axes.ts';
 import { freeStretches } from './freeStretches.ts';

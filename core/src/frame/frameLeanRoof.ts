@@ -1,6 +1,6 @@
 import { rectangle } from '../geometry/index.ts';
 import type { Pt } from '../geometry/index.ts';
-import type { EndCut, Role } from '../build/index.ts';
+import type { EndCut, Role } from '../unit/index.ts';
 import { findLumber } from '../stock/index.ts';
 import type { Axes } from './axes.ts';
 import { polyPart, sawAngle } from './makePart.ts';

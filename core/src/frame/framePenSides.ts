@@ -1,6 +1,6 @@
 import { rectangle } from '../geometry/index.ts';
 import type { Pt } from '../geometry/index.ts';
-import type { Side, Tape } from '../build/index.ts';
+import type { Side, Tape } from '../unit/index.ts';
 import { findMesh } from '../stock/index.ts';
 import { faceOf, wallAxes } from './axes.ts';
 import type { Axes } from './axes.ts';

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { assignMarks } from '../build/index.ts';
+import { assignMarks } from '../unit/index.ts';
 import { wallAxes } from './axes.ts';
 import { chooseJoints } from './chooseJoints.ts';
 import { frameWall } from './frameWall.ts';

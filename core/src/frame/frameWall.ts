@@ -1,5 +1,5 @@
 import type { Pt } from '../geometry/index.ts';
-import type { EndCut, Tape, TapeMark } from '../build/index.ts';
+import type { EndCut, Tape, TapeMark } from '../unit/index.ts';
 import { findLumber } from '../stock/index.ts';
 import type { Axes } from './axes.ts';
 import { splitMember } from './chooseJoints.ts';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { faultsOf } from '../../testing/testFamily.ts';
-import { measureBounds, measureMass } from '../build/index.ts';
-import type { Build } from '../build/index.ts';
+import { measureBounds, measureMass } from '../unit/index.ts';
+import type { Build } from '../unit/index.ts';
 import { buildSpec, parseSpec } from '../model/index.ts';
 import { curbCourses, SKIRT } from './guardDigging.ts';
 

@@ -1,4 +1,4 @@
-import type { FittingStyle, OpeningKind } from '../build/index.ts';
+import type { FittingStyle, OpeningKind } from '../unit/index.ts';
 
 /** An opening asked for in a wall: rough opening sizes in inches, `bottom` above the foot of the wall. */
 export interface OpeningWish {

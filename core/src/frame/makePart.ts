@@ -1,6 +1,6 @@
 import { cross, dot, measurePtBounds, rectangle } from '../geometry/index.ts';
 import type { Placement, Pt, Vec3 } from '../geometry/index.ts';
-import type { EndCut, Fit, PartDraft, Role } from '../build/index.ts';
+import type { EndCut, Fit, PartDraft, Role } from '../unit/index.ts';
 import { findItem } from '../stock/index.ts';
 import { inAxes } from './axes.ts';
 import type { Axes, AxisName } from './axes.ts';

@@ -1,5 +1,5 @@
-import { assignMarks } from '../build/index.ts';
-import type { Assembly, Build, ClosedFace, FrameNote, HardwareUse, Opening, PartDraft } from '../build/index.ts';
+import { assignMarks } from '../unit/index.ts';
+import type { Assembly, Build, ClosedFace, FrameNote, HardwareUse, Opening, PartDraft } from '../unit/index.ts';
 
 /** The sheet of paper a family draws on: it collects parts and turns them into a Build. */
 export class Sketch {

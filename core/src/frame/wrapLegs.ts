@@ -1,5 +1,5 @@
 import { rectangle } from '../geometry/index.ts';
-import type { Side } from '../build/index.ts';
+import type { Side } from '../unit/index.ts';
 import { findMesh } from '../stock/index.ts';
 import { faceOf, wallAxes } from './axes.ts';
 import { boxPart, polyPart } from './makePart.ts';

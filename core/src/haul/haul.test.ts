@@ -1,5 +1,5 @@
 import { buildSpec, parseSpec } from '../model/index.ts';
-import { measureMass } from '../build/index.ts';
+import { measureMass } from '../unit/index.ts';
 import { planLoad } from './planLoad.ts';
 import type { Trailer } from './planLoad.ts';
 

@@ -1,5 +1,5 @@
-import { measureTravelling, measureMass } from '../build/index.ts';
-import type { Build } from '../build/index.ts';
+import { measureTravelling, measureMass } from '../unit/index.ts';
+import type { Build } from '../unit/index.ts';
 
 /** A trailer: bed in inches, what it may carry in pounds. */
 export interface Trailer {

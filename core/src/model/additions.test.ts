@@ -1,5 +1,5 @@
 import { faultsOf } from '../../testing/testFamily.ts';
-import { measureBounds } from '../build/index.ts';
+import { measureBounds } from '../unit/index.ts';
 import { FAMILIES, findFamily } from './families/index.ts';
 import { buildSpec, parseSpec } from './spec.ts';
 

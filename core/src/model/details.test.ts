@@ -1,6 +1,6 @@
 import { faultsOf } from '../../testing/testFamily.ts';
-import { measureBounds } from '../build/index.ts';
-import type { Build } from '../build/index.ts';
+import { measureBounds } from '../unit/index.ts';
+import type { Build } from '../unit/index.ts';
 import { buildSpec, parseSpec } from './spec.ts';
 
 const build = (family: string, params: Record<string, number | string | boolean>): Build => {

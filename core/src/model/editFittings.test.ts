@@ -9,8 +9,8 @@ import {
   snapLeft,
   wallLayout,
 } from './editFittings.ts';
-import { SWAPPED } from '../build/index.ts';
-import type { Side } from '../build/index.ts';
+import { SWAPPED } from '../unit/index.ts';
+import type { Side } from '../unit/index.ts';
 import { FAMILIES } from './families/index.ts';
 import { buildSpec, parseSpec, SpecError } from './spec.ts';
 

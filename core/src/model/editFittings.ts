@@ -1,6 +1,6 @@
 import { toLocal, toWorld } from '../geometry/index.ts';
-import { SWAPPED } from '../build/index.ts';
-import type { Assembly, Build, Fitting, Opening, OpeningKind, Side } from '../build/index.ts';
+import { SWAPPED } from '../unit/index.ts';
+import type { Assembly, Build, Fitting, Opening, OpeningKind, Side } from '../unit/index.ts';
 import { OPENING_SIDE } from '../frame/index.ts';
 import { FITTING_RANGE, FITTING_SIZES, FITTING_STYLES } from './fittings.ts';
 import type { Spec } from './spec.ts';

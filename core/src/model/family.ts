@@ -1,4 +1,4 @@
-import type { Build, Fitting, OpeningKind, ParamValue, Side } from '../build/index.ts';
+import type { Build, Fitting, OpeningKind, ParamValue, Side } from '../unit/index.ts';
 import type { ParamDef, Params } from './params.ts';
 
 /** Something added in one step. */

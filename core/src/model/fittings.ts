@@ -1,5 +1,5 @@
 import { LengthError, parseLength } from '../measure/index.ts';
-import type { Fitting, FittingStyle, OpeningKind, Side } from '../build/index.ts';
+import type { Fitting, FittingStyle, OpeningKind, Side } from '../unit/index.ts';
 import type { Family } from './family.ts';
 
 /** The ways in which each kind of fitting is made; the first is the usual one. */

@@ -1,4 +1,4 @@
-import type { ParamValue } from '../build/index.ts';
+import type { ParamValue } from '../unit/index.ts';
 
 interface ParamBase {
   readonly key: string;

@@ -1,6 +1,6 @@
 import { LengthError, parseLength, printLength } from '../measure/index.ts';
-import { mirrorBuild } from '../build/index.ts';
-import type { Build, Fitting, ParamValue } from '../build/index.ts';
+import { mirrorBuild } from '../unit/index.ts';
+import type { Build, Fitting, ParamValue } from '../unit/index.ts';
 import type { Family } from './family.ts';
 import { FAMILIES, findFamily } from './families/index.ts';
 import { readFittings } from './fittings.ts';

@@ -1,7 +1,7 @@
 import { checkBuild, defaultFlock } from '../check/index.ts';
 import type { CheckSite, Finding } from '../check/index.ts';
-import { measureTravelling, measureMass } from '../build/index.ts';
-import type { Build } from '../build/index.ts';
+import { measureTravelling, measureMass } from '../unit/index.ts';
+import type { Build } from '../unit/index.ts';
 import { sizeFlock } from '../flock/index.ts';
 import type { Flock, FlockSizing } from '../flock/index.ts';
 import { buildSpec } from '../model/index.ts';

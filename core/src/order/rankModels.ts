@@ -1,4 +1,4 @@
-import { measureMass } from '../build/index.ts';
+import { measureMass } from '../unit/index.ts';
 import { adviseMoving, sizeFlock } from '../flock/index.ts';
 import type { Flock, FlockSizing } from '../flock/index.ts';
 import { buildSpec, findFamily, readParams, SpecError } from '../model/index.ts';

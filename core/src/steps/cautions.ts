@@ -1,4 +1,4 @@
-import type { Part } from '../build/index.ts';
+import type { Part } from '../unit/index.ts';
 import type { Verb } from './types.ts';
 
 /** A caution and when it applies. */

@@ -1,5 +1,5 @@
-import { groupParts, partsOf } from '../build/index.ts';
-import type { Assembly, Build, Part } from '../build/index.ts';
+import { groupParts, partsOf } from '../unit/index.ts';
+import type { Assembly, Build, Part } from '../unit/index.ts';
 import { findItem } from '../stock/index.ts';
 import { fastenersOf } from '../takeoff/index.ts';
 import { CAUTIONS } from './cautions.ts';

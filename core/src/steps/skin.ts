@@ -1,4 +1,4 @@
-import type { MeshFixing, Part } from '../build/index.ts';
+import type { MeshFixing, Part } from '../unit/index.ts';
 import { MESH_LAP } from '../cut/index.ts';
 
 const SKIN_ROLES = new Set(['siding', 'mesh', 'roofing', 'deck']);

@@ -1,5 +1,5 @@
-import { measureMass } from '../build/index.ts';
-import type { Build } from '../build/index.ts';
+import { measureMass } from '../unit/index.ts';
+import type { Build } from '../unit/index.ts';
 import type { Mover } from '../flock/index.ts';
 
 /** What hands and wheels can do. Defaults common practice, no source; a business may change them. */

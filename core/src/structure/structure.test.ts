@@ -1,5 +1,5 @@
 import { buildSpec, parseSpec } from '../model/index.ts';
-import { measureMass } from '../build/index.ts';
+import { measureMass } from '../unit/index.ts';
 import { FLOOR_LOAD, measureLongestSpan } from './spans.ts';
 import { measureTipSpeed, measureWindSide, velocityPressure } from './wind.ts';
 import { measureMoving } from './moving.ts';

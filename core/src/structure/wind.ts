@@ -1,7 +1,7 @@
 import { findPieces } from '../geometry/index.ts';
 import type { Pt, Vec3 } from '../geometry/index.ts';
-import { measureBounds, measureMass } from '../build/index.ts';
-import type { Build, Part } from '../build/index.ts';
+import { measureBounds, measureMass } from '../unit/index.ts';
+import type { Build, Part } from '../unit/index.ts';
 
 /** Velocity pressure in psf at V mph: 0.00256 V². Source: ASCE 7, basic form (from memory). */
 export const velocityPressure = (mph: number): number => 0.00256 * mph * mph;

@@ -1,4 +1,4 @@
-import type { Part, Role } from '../build/index.ts';
+import type { Part, Role } from '../unit/index.ts';
 
 /** Which fastener holds a part of a role, and how many: fixed, or one every so many inches of length or edge. */
 interface Fastening {

@@ -1,5 +1,5 @@
-import { measureTravelling } from '../build/index.ts';
-import type { Build, Part } from '../build/index.ts';
+import { measureTravelling } from '../unit/index.ts';
+import type { Build, Part } from '../unit/index.ts';
 import { MESH_LAP, planRolls, planSheets, planSticks } from '../cut/index.ts';
 import type { Effort, MeshPlan, SheetPlan, StickDemand, StickPiece, StickPlan, StickStock } from '../cut/index.ts';
 import {

@@ -1,4 +1,4 @@
-import { groupParts } from '../build/index.ts';
+import { groupParts } from '../unit/index.ts';
 import { FAMILIES, buildSpec, parseSpec } from '../model/index.ts';
 import { findItem } from '../stock/index.ts';
 import { readTicket, takeOff } from './takeOff.ts';

@@ -1,4 +1,4 @@
-import type { Tape } from '@rubbet/core/build';
+import type { Tape } from '@rubbet/core/unit';
 import type { StickCut } from '@rubbet/core/cut';
 import { printLength } from '@rubbet/core/measure';
 import { findItem } from '@rubbet/core/stock';

@@ -1,5 +1,5 @@
 import type { Content } from 'pdfmake/interfaces.js';
-import { groupParts, partsOf } from '@rubbet/core/build';
+import { groupParts, partsOf } from '@rubbet/core/unit';
 import { drawBuild } from '@rubbet/core/draw';
 import { describeCuts, writeSvg } from '@rubbet/core/formats';
 import { printLength, printMinutes, printWeight } from '@rubbet/core/measure';

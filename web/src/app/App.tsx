@@ -35,7 +35,7 @@ const router = createBrowserRouter([
         children: [
           { index: true, element: page(() => import('../pages/order/OrderPage.tsx'), 'ToStation') },
           { path: 'flock', element: page(() => import('../pages/order/FlockStation.tsx'), 'FlockStation') },
-          { path: 'build', element: page(() => import('../pages/order/build/BuildStation.tsx'), 'BuildStation') },
+          { path: 'build', element: page(() => import('../pages/order/configure/BuildStation.tsx'), 'BuildStation') },
           { path: 'ground', element: page(() => import('../pages/order/GroundStation.tsx'), 'GroundStation') },
           { path: 'price', element: page(() => import('../pages/order/PriceStation.tsx'), 'PriceStation') },
           { path: 'bench', element: page(() => import('../pages/order/BenchStation.tsx'), 'BenchStation') },

@@ -5,7 +5,7 @@ import useSWR from 'swr';
 import { STATIONS, STATION_NAMES } from '@rubbet/core/order';
 import type { OrderList } from '../data/types.ts';
 import { Title } from '../parts/Text.tsx';
-import { PLACES } from './Shell.tsx';
+import { PLACES } from './places.ts';
 import { toggleTheme } from './lightDark.ts';
 import './palette.css';
 

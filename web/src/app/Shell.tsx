@@ -5,19 +5,9 @@ import { api } from '../data/api.ts';
 import { useMe } from '../data/hooks.ts';
 import { Loading } from '../parts/Loading.tsx';
 import { toggleTheme } from './lightDark.ts';
+import { PLACES } from './places.ts';
 
 const Palette = lazy(async () => ({ default: (await import('./Palette.tsx')).Palette }));
-
-/** Main places, in the order of the work. */
-export const PLACES = [
-  ['/', 'Today'],
-  ['/orders', 'Orders'],
-  ['/models', 'Models'],
-  ['/rack', 'Rack'],
-  ['/crews', 'Crews'],
-  ['/roads', 'Roads'],
-  ['/settings', 'Settings'],
-] as const;
 
 const RailLink = chakra(NavLink, {
   base: {

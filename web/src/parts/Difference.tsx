@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { useMemo } from 'react';
-import { compareBuilds } from '@rubbet/core/build';
-import type { Build } from '@rubbet/core/build';
+import { compareBuilds } from '@rubbet/core/unit';
+import type { Build } from '@rubbet/core/unit';
 import { findItem } from '@rubbet/core/stock';
 import { Len, Soft } from './Text.tsx';
 

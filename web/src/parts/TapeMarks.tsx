@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import type { Tape } from '@rubbet/core/build';
+import type { Tape } from '@rubbet/core/unit';
 import { printLength } from '@rubbet/core/measure';
 
 /** One pull of the tape, drawn: hook at the left, marks with a cross on the side where the piece lies. */

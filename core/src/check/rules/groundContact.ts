@@ -1,5 +1,5 @@
 import { findItem } from '../../stock/index.ts';
-import { measureBounds } from '../../build/index.ts';
+import { measureBounds } from '../../unit/index.ts';
 import type { Check } from '../types.ts';
 
 const CARRIES = new Set(['rail', 'plate', 'runner', 'leg', 'sill', 'post', 'rim', 'upright']);

@@ -1,4 +1,4 @@
-import { measurePartsMass } from '../../build/index.ts';
+import { measurePartsMass } from '../../unit/index.ts';
 import { mend } from '../mend.ts';
 import type { Check } from '../types.ts';
 

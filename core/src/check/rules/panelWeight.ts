@@ -1,4 +1,4 @@
-import { measurePartsMass } from '../../build/index.ts';
+import { measurePartsMass } from '../../unit/index.ts';
 import type { Check, Finding } from '../types.ts';
 
 /** Panels of a kit that two people carry. */

@@ -1,4 +1,4 @@
-import { findUnbackedJoints } from '../../build/index.ts';
+import { findUnbackedJoints } from '../../unit/index.ts';
 import type { Check } from '../types.ts';
 
 /** Joints of sheets over framing. */

@@ -1,5 +1,5 @@
 import { printLength } from '../../measure/index.ts';
-import type { Build } from '../../build/index.ts';
+import type { Build } from '../../unit/index.ts';
 import { buildSpec } from '../../model/index.ts';
 import { sheetPlanOf } from '../../takeoff/index.ts';
 import type { Check, Finding } from '../types.ts';

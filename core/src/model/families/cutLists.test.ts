@@ -1,5 +1,5 @@
-import { groupParts } from '../../build/index.ts';
-import type { Build } from '../../build/index.ts';
+import { groupParts } from '../../unit/index.ts';
+import type { Build } from '../../unit/index.ts';
 import { buildSpec, parseSpec } from '../spec.ts';
 
 // Cut lists worked out by hand from the sizes a unit is ordered in, as a framer would on paper. Rules of thumb that they rest on are

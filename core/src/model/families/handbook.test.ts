@@ -1,4 +1,4 @@
-import { measureMass } from '../../build/index.ts';
+import { measureMass } from '../../unit/index.ts';
 import { buildSpec, parseSpec } from '../spec.ts';
 
 const build = (family: string, params: Record<string, number | string | boolean> = {}) =>

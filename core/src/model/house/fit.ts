@@ -1,4 +1,4 @@
-import type { Fitting, Side } from '../../build/index.ts';
+import type { Fitting, Side } from '../../unit/index.ts';
 import { cladding, fitDoor, fitNestRow, fitPopDoor, fitWindow } from '../../frame/index.ts';
 import type { Axes, PlacedOpening, Sketch } from '../../frame/index.ts';
 import { findMesh, findSheet } from '../../stock/index.ts';

@@ -1,4 +1,4 @@
-import type { BuildFacts, Fitting, Side } from '../../build/index.ts';
+import type { BuildFacts, Fitting, Side } from '../../unit/index.ts';
 import type { Capacity } from '../../flock/index.ts';
 import {
   cladding,

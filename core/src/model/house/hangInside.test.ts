@@ -1,6 +1,6 @@
 import { faultsOf } from '../../../testing/testFamily.ts';
-import { measureBounds } from '../../build/index.ts';
-import type { Build } from '../../build/index.ts';
+import { measureBounds } from '../../unit/index.ts';
+import type { Build } from '../../unit/index.ts';
 import { checkBuild } from '../../check/index.ts';
 import { buildSpec, parseSpec } from '../index.ts';
 

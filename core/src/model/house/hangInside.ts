@@ -1,4 +1,4 @@
-import type { Side } from '../../build/index.ts';
+import type { Side } from '../../unit/index.ts';
 import { findPieces, rectangle } from '../../geometry/index.ts';
 import type { ConvexPiece } from '../../geometry/index.ts';
 import {

@@ -1,5 +1,5 @@
 import { rectangle } from '../../geometry/index.ts';
-import type { Side } from '../../build/index.ts';
+import type { Side } from '../../unit/index.ts';
 import { chooseJoints, faceOf, polyPart, rectOf, cutStrip, wallAxes, WALL } from '../../frame/index.ts';
 import type { Axes, PlacedOpening, Sketch } from '../../frame/index.ts';
 import { findSheet } from '../../stock/index.ts';

@@ -1,4 +1,4 @@
-import type { Side } from '../../build/index.ts';
+import type { Side } from '../../unit/index.ts';
 import type { ParamDef } from '../params.ts';
 import { USUAL_HOUSE } from './types.ts';
 import type { HouseParams } from './types.ts';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { faultsOf } from '../../../testing/testFamily.ts';
-import { measureBounds } from '../../build/index.ts';
-import type { Build, Part } from '../../build/index.ts';
+import { measureBounds } from '../../unit/index.ts';
+import type { Build, Part } from '../../unit/index.ts';
 import { takeOff } from '../../takeoff/index.ts';
 import { buildSpec, parseSpec } from '../index.ts';
 

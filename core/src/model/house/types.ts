@@ -1,4 +1,4 @@
-import type { Side } from '../../build/index.ts';
+import type { Side } from '../../unit/index.ts';
 
 /** Parameters that every house shares; a family's table may leave some out, which then keep their usual value. */
 export interface HouseParams {

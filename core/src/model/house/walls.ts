@@ -1,5 +1,5 @@
 import type { Pt } from '../../geometry/index.ts';
-import type { Side } from '../../build/index.ts';
+import type { Side } from '../../unit/index.ts';
 import {
   boxPart,
   cladding,

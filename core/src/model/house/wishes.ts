@@ -1,4 +1,4 @@
-import type { Fitting, FittingStyle, FrameNote, Side } from '../../build/index.ts';
+import type { Fitting, FittingStyle, FrameNote, Side } from '../../unit/index.ts';
 import { cladding, headerHeight, layoutOpenings, nestRowWidth, WALL } from '../../frame/index.ts';
 import type { OpeningWish, PlacedOpening, Sketch } from '../../frame/index.ts';
 import { sidingTop } from './roof.ts';

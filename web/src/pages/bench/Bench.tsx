@@ -2,7 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
 import useSWR from 'swr';
-import { groupParts } from '@rubbet/core/build';
+import { groupParts } from '@rubbet/core/unit';
 import { drawBuild } from '@rubbet/core/draw';
 import { printLength } from '@rubbet/core/measure';
 import { buildSpec, parseSpec } from '@rubbet/core/model';

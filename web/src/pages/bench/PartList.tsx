@@ -1,5 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react';
-import type { PartGroup } from '@rubbet/core/build';
+import type { PartGroup } from '@rubbet/core/unit';
 import { findItem } from '@rubbet/core/stock';
 import type { WorkPart } from '../../data/types.ts';
 import { Len } from '../../parts/Text.tsx';

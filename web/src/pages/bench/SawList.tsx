@@ -1,5 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react';
-import type { Build } from '@rubbet/core/build';
+import type { Build } from '@rubbet/core/unit';
 import { describeCuts } from '@rubbet/core/formats';
 import type { SheetPlan } from '@rubbet/core/cut';
 import type { Step } from '@rubbet/core/steps';

@@ -1,6 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { PartGroup } from '@rubbet/core/build';
+import type { PartGroup } from '@rubbet/core/unit';
 import type { WorkPart } from '../../data/types.ts';
 import { QuietButton } from '../../parts/Button.tsx';
 import { LengthInput } from '../../parts/Fields.tsx';

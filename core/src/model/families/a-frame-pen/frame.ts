@@ -1,5 +1,5 @@
 import type { Pt } from '../../../geometry/index.ts';
-import type { Build } from '../../../build/index.ts';
+import type { Build } from '../../../unit/index.ts';
 import {
   boxPart,
   fitWheels,

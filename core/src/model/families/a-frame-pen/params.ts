@@ -1,4 +1,4 @@
-import type { MeshFixing } from '../../../build/index.ts';
+import type { MeshFixing } from '../../../unit/index.ts';
 import { choiceParam, sizeParam } from '../../house/index.ts';
 import type { ParamDef } from '../../params.ts';
 import { meshFixParams, meshParam, wheelParams } from '../../penParams.ts';

@@ -1,5 +1,5 @@
 import { rectangle } from '../../../geometry/index.ts';
-import type { Build, Fitting } from '../../../build/index.ts';
+import type { Build, Fitting } from '../../../unit/index.ts';
 import {
   boxPart,
   fitRamp,

@@ -1,6 +1,6 @@
 import { arcBand, rectangle, solveArc } from '../../../geometry/index.ts';
 import type { Pt } from '../../../geometry/index.ts';
-import type { Build, PartDraft } from '../../../build/index.ts';
+import type { Build, PartDraft } from '../../../unit/index.ts';
 import {
   boxPart,
   fitWheels,

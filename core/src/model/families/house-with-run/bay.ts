@@ -18,35 +18,13 @@ import {
   wallAxes,
   WALL,
 } from '../../../frame/index.ts';
-import type { Guard, LeanRoofPlan, LeanSlope, Sketch } from '../../../frame/index.ts';
+import type { LeanRoofPlan, LeanSlope, Sketch } from '../../../frame/index.ts';
+import type { BayPlan } from './bayPlan.ts';
 import { closeStep, frameRunEnd } from './runEnd.ts';
 import { findMesh, findPiece, findRoofing } from '../../../stock/index.ts';
 
 const T = 1.5;
 const RAFTERS_AT = 32;
-
-/** One bay of a run: a box of mesh walls under a gable, `index` counted from the house, `foot` the underside of its sills. */
-export interface BayPlan {
-  readonly index: number;
-  /** Left and right end along the unit. */
-  readonly from: number;
-  readonly to: number;
-  readonly depth: number;
-  readonly foot: number;
-  readonly eave: number;
-  readonly pitch: number;
-  readonly studs: number;
-  readonly roof: 'mesh' | 'metal';
-  readonly mesh: string;
-  /** Width of a gate in its left end; without one the end is open to the next bay. */
-  readonly gate?: number;
-  /** How far the ground at its left end is below its sills, filled on site. */
-  readonly fill: number;
-  /** What keeps diggers out at its foot. */
-  readonly dig: Guard;
-  /** Step down to the next bay, closed above that bay's roof. */
-  readonly step: number;
-}
 
 /** Roof of a bay, heights from its foot. */
 export const baySlope = (p: Pick<BayPlan, 'depth' | 'eave' | 'pitch'>): LeanSlope =>

@@ -12,7 +12,7 @@ import {
 } from '../../../frame/index.ts';
 import type { LeanSlope, Sketch } from '../../../frame/index.ts';
 import { findMesh, findRoofing } from '../../../stock/index.ts';
-import type { BayPlan } from './bay.ts';
+import type { BayPlan } from './bayPlan.ts';
 
 const T = 1.5;
 

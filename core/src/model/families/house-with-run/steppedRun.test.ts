@@ -1,4 +1,4 @@
-import { groupParts, measureBounds } from '../../../build/index.ts';
+import { groupParts, measureBounds } from '../../../unit/index.ts';
 import { buildSpec, parseSpec } from '../../spec.ts';
 
 // Handbook (common practice): 48 in of fall over a run of 32 ft in three equal bays of 128 in: two drops of 16, 16 left to fill.

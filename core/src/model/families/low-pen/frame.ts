@@ -1,4 +1,4 @@
-import type { Build } from '../../../build/index.ts';
+import type { Build } from '../../../unit/index.ts';
 import { frameFramedPen } from './frameFramedPen.ts';
 import { framePicketPen } from './framePicketPen.ts';
 import type { LowPenParams } from './params.ts';

@@ -1,5 +1,5 @@
 import { rectangle } from '../../../geometry/index.ts';
-import type { Build } from '../../../build/index.ts';
+import type { Build } from '../../../unit/index.ts';
 import {
   boxPart,
   fitWheels,

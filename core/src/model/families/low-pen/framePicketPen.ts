@@ -1,5 +1,5 @@
 import { rectangle } from '../../../geometry/index.ts';
-import type { Build, TapeMark } from '../../../build/index.ts';
+import type { Build, TapeMark } from '../../../unit/index.ts';
 import { boxPart, faceOf, Sketch, UNIT_AXES, wallAxes } from '../../../frame/index.ts';
 import type { Axes } from '../../../frame/index.ts';
 import { findMesh } from '../../../stock/index.ts';

@@ -1,5 +1,5 @@
-import { mirrorBuild } from '../../../build/index.ts';
-import type { Build, Fitting } from '../../../build/index.ts';
+import { mirrorBuild } from '../../../unit/index.ts';
+import type { Build, Fitting } from '../../../unit/index.ts';
 import { cladding, floorLumber, frameRaisedFloor, Sketch, fixMesh } from '../../../frame/index.ts';
 import { frameHouse, leanRoof, resolveLowWall, resolveRoosts, USUAL_HOUSE } from '../../house/index.ts';
 import type { LeanToParams } from './params.ts';

@@ -1,4 +1,4 @@
-import type { MeshFixing } from '../../../build/index.ts';
+import type { MeshFixing } from '../../../unit/index.ts';
 import type { Guard } from '../../../frame/index.ts';
 import { houseParams, sizeParam } from '../../house/index.ts';
 import type { HouseParams } from '../../house/index.ts';

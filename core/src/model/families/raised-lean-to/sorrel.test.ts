@@ -1,4 +1,4 @@
-import { groupParts } from '../../../build/index.ts';
+import { groupParts } from '../../../unit/index.ts';
 import { buildSpec, parseSpec } from '../../spec.ts';
 
 // The 4 × 6 ft house worked out by hand: floor 72 × 48, walls 60 and 52, legs 24, studs and rafters 16 on centre.

@@ -1,4 +1,4 @@
-import type { Build, Fitting } from '../../../build/index.ts';
+import type { Build, Fitting } from '../../../unit/index.ts';
 import { floorLumber, frameRaisedFloor, Sketch } from '../../../frame/index.ts';
 import { frameHouse, gableRoof, resolveRoosts, USUAL_HOUSE } from '../../house/index.ts';
 import type { SkidHouseParams } from './params.ts';

@@ -1,4 +1,4 @@
-import { groupParts } from '../../../build/index.ts';
+import { groupParts } from '../../../unit/index.ts';
 import { planSticks } from '../../../cut/index.ts';
 import { catalogueSticks, stickDemandOf } from '../../../takeoff/index.ts';
 import { buildSpec, parseSpec } from '../../spec.ts';

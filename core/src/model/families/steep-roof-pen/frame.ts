@@ -1,6 +1,6 @@
 import { rectangle } from '../../../geometry/index.ts';
 import type { Pt } from '../../../geometry/index.ts';
-import type { Build, TapeMark } from '../../../build/index.ts';
+import type { Build, TapeMark } from '../../../unit/index.ts';
 import {
   blockRows,
   boxPart,

@@ -1,4 +1,4 @@
-import type { Build, BuildFacts, Fitting } from '../../../build/index.ts';
+import type { Build, BuildFacts, Fitting } from '../../../unit/index.ts';
 import { cladding, floorLumber, frameRaisedFloor, frameSill, Sketch, WALL } from '../../../frame/index.ts';
 import type { Foundation } from '../../../frame/index.ts';
 import {

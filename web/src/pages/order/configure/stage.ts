@@ -22,8 +22,8 @@ import {
   WebGLRenderer,
 } from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
-import { measureBounds } from '@rubbet/core/build';
-import type { Build, Part } from '@rubbet/core/build';
+import { measureBounds } from '@rubbet/core/unit';
+import type { Build, Part } from '@rubbet/core/unit';
 import { cross } from '@rubbet/core/geometry';
 import { toneOf } from '@rubbet/core/draw';
 import type { Show } from './BuildStation.tsx';

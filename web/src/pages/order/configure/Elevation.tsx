@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
 import { toWorld } from '@rubbet/core/geometry';
 import type { Pt } from '@rubbet/core/geometry';
-import type { Build, Fitting, Opening, Side } from '@rubbet/core/build';
+import type { Build, Fitting, Opening, Side } from '@rubbet/core/unit';
 import { CAMERAS, drawBuild, see } from '@rubbet/core/draw';
 import type { Camera } from '@rubbet/core/draw';
 import { printLength } from '@rubbet/core/measure';

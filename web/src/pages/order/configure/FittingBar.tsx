@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import type { Fitting, OpeningKind } from '@rubbet/core/build';
+import type { Fitting, OpeningKind } from '@rubbet/core/unit';
 import { FITTING_STYLES } from '@rubbet/core/model';
 import { QuietButton } from '../../../parts/Button.tsx';
 import { Select } from '../../../parts/Fields.tsx';

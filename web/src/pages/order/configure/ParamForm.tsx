@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
-import { swapWords } from '@rubbet/core/build';
-import type { ParamValue } from '@rubbet/core/build';
+import { swapWords } from '@rubbet/core/unit';
+import type { ParamValue } from '@rubbet/core/unit';
 import type { Family, ParamDef, Params } from '@rubbet/core/model';
 import { Lock, LockOpen } from 'lucide-react';
 import { Choices, LengthInput } from '../../../parts/Fields.tsx';

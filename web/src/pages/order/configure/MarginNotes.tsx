@@ -1,5 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react';
-import type { ParamValue } from '@rubbet/core/build';
+import type { ParamValue } from '@rubbet/core/unit';
 import type { Finding, Severity } from '@rubbet/core/check';
 import { QuietButton } from '../../../parts/Button.tsx';
 import { Heading, WithFractions } from '../../../parts/Text.tsx';

@@ -2,8 +2,8 @@ import { Box, chakra } from '@chakra-ui/react';
 import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
 import useSWR from 'swr';
 import { drawBuild } from '@rubbet/core/draw';
-import { SWAPPED } from '@rubbet/core/build';
-import type { Fitting, ParamValue, Side } from '@rubbet/core/build';
+import { SWAPPED } from '@rubbet/core/unit';
+import type { Fitting, ParamValue, Side } from '@rubbet/core/unit';
 import { findOutsideRanges } from '@rubbet/core/formats';
 import { printLength } from '@rubbet/core/measure';
 import {

@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
-import type { Build } from '@rubbet/core/build';
+import type { Build } from '@rubbet/core/unit';
 import type { Finding } from '@rubbet/core/check';
 import { Box } from '@chakra-ui/react';
 import type { Show } from './BuildStation.tsx';
