@@ -65,7 +65,7 @@ export const CHECK_TITLES: Readonly<Record<string, string>> = {
 
 /** The entry that a finding's code belongs to: the code itself, or the longest one that it starts with. */
 export const titleCodeOf = (code: string): string | undefined =>
-  code in CHECK_TITLES
+  Object.hasOwn(CHECK_TITLES, code)
     ? code
     : Object.keys(CHECK_TITLES)
         .filter((k) => code.startsWith(`${k}-`))

@@ -255,3 +255,53 @@ describe('planRolls', () => {
     expect((s?.roll ?? 0) * (s?.strips ?? 0) - 2 * ((s?.strips ?? 0) - 1)).toBeGreaterThanOrEqual(70);
   });
 });
+
+describe('what is called proved', () => {
+  const piece = (length: number, quantity: number) => ({ id: `p${length}`, item: '2x4', length, quantity });
+  it('is no plan at $3.84 where three free sticks are enough', () => {
+    const plan = planSticks({
+      kerf: 0,
+      endTrim: 0,
+      stock: [
+        { item: '2x4', length: 92, cost: 0, quantity: 3 },
+        { item: '2x4', length: 96, cost: 384, quantity: null },
+      ],
+      pieces: [piece(32.9375, 3), piece(32.625, 1), piece(28.75, 4), piece(11.4375, 1)],
+    });
+    expect(plan.bound).toBe(0);
+    expect(plan.proved).toBe(plan.cost === 0);
+  });
+  it.each([
+    ['longer than any stick', [{ item: '2x4', length: 96, cost: 384, quantity: null }], [piece(120, 1), piece(48, 2)]],
+    ['of no stock', [], [piece(48, 2)]],
+    ['more than the stock holds', [{ item: '2x4', length: 96, cost: 384, quantity: 1 }], [piece(48, 3)]],
+  ])('is no plan that leaves a piece out: %s', (_why, stock, pieces) => {
+    const plan = planSticks({ kerf: 0.125, endTrim: 0, stock, pieces });
+    expect(plan.unplaced.length).toBeGreaterThan(0);
+    expect(plan.proved).toBe(false);
+  });
+  it('never lies about limited free stock: judged over every pattern', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.integer({ min: 8, max: 50 }), fc.integer({ min: 1, max: 3 })), { minLength: 2, maxLength: 5 }),
+        fc.integer({ min: 1, max: 3 }),
+        (lengths, free) => {
+          const demand = {
+            kerf: 0,
+            endTrim: 0,
+            stock: [
+              { item: '2x4', length: 92, cost: 0, quantity: free },
+              { item: '2x4', length: 96, cost: 384, quantity: null },
+            ],
+            pieces: [...new Map(lengths).entries()].map(([l, q]) => piece(l, q)),
+          };
+          const plan = planSticks(demand);
+          const least = judge(demand, '2x4');
+          expect(plan.bound).toBeLessThanOrEqual(least);
+          if (plan.proved) expect(plan.cost).toBe(least);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+});

@@ -32,7 +32,7 @@ const planItem = (item: string, demand: StickDemand, effort: Effort): ItemPlan =
       });
     else bySize.set(size, [...(bySize.get(size) ?? []), { piece, left: piece.quantity }]);
   }
-  if (bySize.size === 0) return { sticks: [], cost: 0, bound: 0, proved: true, unplaced };
+  if (bySize.size === 0) return { sticks: [], cost: 0, bound: 0, proved: unplaced.length === 0, unplaced };
   const sizes = [...bySize.keys()].sort((a, b) => b - a);
   const answer = searchPatterns(
     {
@@ -76,8 +76,9 @@ const planItem = (item: string, demand: StickDemand, effort: Effort): ItemPlan =
     for (const q of bySize.get(size) ?? [])
       if (q.left > 0) unplaced.push({ id: q.piece.id, quantity: q.left, why: `There is not enough ${item} in stock.` });
   });
-  const complete = answer.short.every((s) => s === 0);
-  return { sticks, cost: answer.cost, bound: answer.bound, proved: complete && answer.cost <= answer.bound, unplaced };
+  // A plan that leaves pieces out is no proof of anything.
+  const proved = unplaced.length === 0 && answer.cost <= answer.bound;
+  return { sticks, cost: answer.cost, bound: answer.bound, proved, unplaced };
 };
 
 /**

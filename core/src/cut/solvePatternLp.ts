@@ -155,8 +155,9 @@ export const solvePatternLp = (p: PatternProblem, pool: Column[], penalty: numbe
         }
       });
       if (!generate) break;
+      // Only the sizes' prices were shrunk: the prices of limited stock stand as they are.
       let dual = base * scaleOf;
-      for (const [j, row] of rowOfStock) dual += Math.min(0, y[row] as number) * (p.stocks[j]?.quantity ?? 0) * scaleOf;
+      for (const [j, row] of rowOfStock) dual += Math.min(0, y[row] as number) * (p.stocks[j]?.quantity ?? 0);
       lagrange = Math.max(lagrange, dual);
       if (enter < 0) break;
     }

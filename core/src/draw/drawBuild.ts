@@ -270,13 +270,17 @@ const drawPanel = (build: Build, assembly: Assembly, options: DrawOptions): Draw
     const [x0] = measurePtBounds(flatArea(c, first)[0]?.map(move) ?? []);
     for (const mark of tape.marks) {
       const x = x0 + mark.at;
-      items.push({
-        kind: 'line',
-        from: [x, box[1] - size * 0.4],
-        to: [x, box[1] - size * 1.6],
-        stroke: 'ink',
-        weight: 1.2,
-      });
+      items.push(
+        { kind: 'line', from: [x, box[1] - size * 0.4], to: [x, box[1] - size * 1.6], stroke: 'ink', weight: 1.2 },
+        {
+          kind: 'text',
+          at: [mark.side === 'right' ? x + 0.75 : x - 0.75, box[1] - size * 1.2],
+          text: '×',
+          size: Math.min(size * 0.7, 1.4),
+          anchor: 'middle',
+          tone: 'ink',
+        },
+      );
     }
   }
   return { title: assembly.name, bounds: boundsOfItems(items, size), items };

@@ -4,3 +4,4 @@ export * from './drawPads.ts';
 export { CAMERAS, see, toneOf } from './project.ts';
 export type { Camera } from './project.ts';
 export * from './drawSection.ts';
+export * from './layTape.ts';

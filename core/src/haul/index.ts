@@ -1,1 +1,2 @@
 export * from './planLoad.ts';
+export * from './tripWindow.ts';

@@ -27,6 +27,9 @@ export const FITTING_SIZES: Readonly<Record<OpeningKind, readonly [number, numbe
 /** Sizes that a fitting may have, inches. */
 export const FITTING_RANGE = { width: [6, 96], height: [3, 96], left: [0, 480], bottom: [0, 108] } as const;
 
+/** Most fittings that a unit takes by hand: more do not fit on its walls, and each costs time to frame. */
+export const MOST_FITTINGS = 40;
+
 /** What is wrong with one entry of a list of fittings. */
 export interface FittingFault {
   readonly param: string;
@@ -52,6 +55,10 @@ export const readFittings = (
     fault('fittings', json, 'is not a list of fittings');
     return { fittings: [], faults };
   }
+  if (json.length > MOST_FITTINGS) {
+    fault('fittings', json.length, `fittings are set; a unit takes at most ${MOST_FITTINGS}`);
+    return { fittings: [], faults };
+  }
   const { walls, kinds } = family.carries;
   if (json.length > 0 && walls.length === 0)
     fault('fittings', json.length, `fittings are set, but the sides of a ${family.key} carry none`);
@@ -75,7 +82,7 @@ export const readFittings = (
       fault(`${at}.kind`, kind, `is not a fitting of a ${family.key}; it takes one of ${kinds.join(', ')}`);
     if (!walls.includes(wall as Side))
       fault(`${at}.wall`, wall, `is not a wall that carries fittings; it takes one of ${walls.join(', ')}`);
-    const styles = FITTING_STYLES[kind as OpeningKind] ?? [];
+    const styles = Object.hasOwn(FITTING_STYLES, String(kind)) ? FITTING_STYLES[kind as OpeningKind] : [];
     const style = entry.style ?? styles[0];
     if (styles.length > 0 && !styles.includes(style as FittingStyle))
       fault(`${at}.style`, style, `is not a style of a ${String(kind)}; it takes one of ${styles.join(', ')}`);

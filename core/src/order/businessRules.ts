@@ -1,4 +1,4 @@
-import { CHECK_RULES } from '../check/index.ts';
+import { CHECK_RULES, titleCodeOf } from '../check/index.ts';
 import type { CheckRules } from '../check/index.ts';
 import type { LengthStyle } from '../measure/index.ts';
 import { PRICE_RULES } from '../price/index.ts';
@@ -17,6 +17,8 @@ export interface BusinessRules {
   readonly units: { readonly style: LengthStyle; readonly denominator: 16 | 32 };
 }
 
+const LENGTH_STYLES: readonly LengthStyle[] = ['inches', 'feet-inches', 'mm'];
+
 export const BUSINESS_RULES: BusinessRules = {
   check: CHECK_RULES,
   price: PRICE_RULES,
@@ -33,48 +35,104 @@ export class RuleError extends Error {
   }
 }
 
-const SEVERITIES = ['stop', 'warn', 'tip', 'off'];
+/** Bounds of settings whose usual value does not tell them; the path is dotted. */
+const BOUNDS: Readonly<Record<string, readonly [number, number]>> = {
+  'price.margin': [0, 0.89],
+  'price.tax': [0, 0.5],
+  'price.spoil': [0, 1],
+  'price.labourPerHour': [0, 50_000],
+  'price.sitePerHour': [0, 50_000],
+  'price.deliveryBase': [0, 500_000],
+  'price.deliveryPerMile': [0, 10_000],
+  'check.doorShare': [0, 1],
+  'check.roofedShare': [0, 1],
+  'check.ventShare': [0, 1],
+  'check.snow': [0, 300],
+  'check.wind': [0, 200],
+  'labour.roadMilesPerHour': [5, 80],
+  'labour.roadFixed': [0, 240],
+  'pads.block': [1, 24],
+  'pads.paver': [0.5, 12],
+  'pads.shim': [0.25, 6],
+  'pads.embed': [0, 24],
+  'pads.fillFrom': [1, 20],
+};
 
-/** How seriously findings are taken: any code, each with one of the severities. */
+/** Least and most that a number setting may be. Where a table does not say it, a space is never nothing and nothing is twenty times its usual value. */
+export const boundsOf = (path: string, usual: number): readonly [number, number] =>
+  Object.hasOwn(BOUNDS, path)
+    ? (BOUNDS[path] as readonly [number, number])
+    : [path.startsWith('check.flock.') ? usual / 50 : 0, usual * 20];
+
+const SEVERITIES = ['stop', 'warn', 'tip', 'off'];
+const isGroup = (v: unknown): v is Record<string, unknown> => typeof v === 'object' && v !== null && !Array.isArray(v);
+const tidy = (n: number): number => Number(n.toPrecision(4));
+
+/** How seriously findings are taken: any code that there is, each with one of the severities. */
 const readSeverities = (change: unknown): CheckRules['severities'] => {
-  if (typeof change !== 'object' || change === null || Array.isArray(change))
-    throw new RuleError('check.severities must be a group of settings.');
-  for (const [code, severity] of Object.entries(change))
+  if (!isGroup(change)) throw new RuleError('check.severities must be a group of settings.');
+  for (const [code, severity] of Object.entries(change)) {
+    if (titleCodeOf(code) === undefined) throw new RuleError(`check.severities has "${code}"; there is no such finding.`);
     if (!SEVERITIES.includes(severity as string))
       throw new RuleError(
         `check.severities.${code} is ${JSON.stringify(severity)}; it takes one of ${SEVERITIES.join(', ')}.`,
       );
+  }
   return change as CheckRules['severities'];
+};
+
+const readValue = (base: unknown, change: unknown, path: string): unknown => {
+  if (typeof change !== typeof base)
+    throw new RuleError(`${path} is ${JSON.stringify(change)}; it must be a ${typeof base}.`);
+  if (path === 'units.style' && !LENGTH_STYLES.includes(change as LengthStyle))
+    throw new RuleError(`${path} is ${JSON.stringify(change)}; it takes one of ${LENGTH_STYLES.join(', ')}.`);
+  if (path === 'units.denominator' && change !== 16 && change !== 32)
+    throw new RuleError(`${path} is ${String(change)}; it takes 16 or 32.`);
+  if (typeof change === 'number' && path !== 'units.denominator') {
+    if (!Number.isFinite(change) || change < 0)
+      throw new RuleError(`${path} is ${change}; it must be a number of at least 0.`);
+    const [least, most] = boundsOf(path, base as number);
+    if (change < least - 1e-9 || change > most + 1e-9)
+      throw new RuleError(`${path} is ${change}; it takes ${tidy(least)} to ${tidy(most)}.`);
+  }
+  return change;
 };
 
 const merge = (base: unknown, change: unknown, path: string): unknown => {
   if (change === undefined) return base;
   if (path === 'check.severities') return readSeverities(change);
-  if (typeof base === 'object' && base !== null) {
-    if (typeof change !== 'object' || change === null || Array.isArray(change))
-      throw new RuleError(`${path} must be a group of settings.`);
-    const unknown = Object.keys(change).find((k) => !(k in base));
-    if (unknown !== undefined) throw new RuleError(`There is no setting ${path ? `${path}.` : ''}${unknown}.`);
-    return Object.fromEntries(
-      Object.entries(base).map(([k, v]) => [
-        k,
-        merge(v, (change as Record<string, unknown>)[k], path ? `${path}.${k}` : k),
-      ]),
-    );
-  }
-  if (typeof change !== typeof base)
-    throw new RuleError(`${path} is ${JSON.stringify(change)}; it must be a ${typeof base}.`);
-  if (typeof change === 'number' && (!Number.isFinite(change) || change < 0))
-    throw new RuleError(`${path} is ${change}; it must be a number of at least 0.`);
-  if (path === 'price.margin' && (change as number) >= 0.9)
-    throw new RuleError(
-      `price.margin is ${String(change)}; it must be under 0.9, the share of the price left after costs.`,
-    );
-  return change;
+  if (!isGroup(base)) return readValue(base, change, path);
+  if (!isGroup(change)) throw new RuleError(path ? `${path} must be a group of settings.` : 'Settings must be a group.');
+  const unknown = Object.keys(change).find((k) => !Object.hasOwn(base, k));
+  if (unknown !== undefined) throw new RuleError(`There is no setting ${path ? `${path}.` : ''}${unknown}.`);
+  return Object.fromEntries(
+    Object.entries(base).map(([k, v]) => [k, merge(v, change[k], path ? `${path}.${k}` : k)]),
+  );
 };
 
 /**
  * The rules of a business: defaults with its own values in their place.
- * @throws RuleError naming a setting that is unknown, negative or of the wrong kind
+ * @throws RuleError naming a setting that is unknown, out of bounds or of the wrong kind
  */
 export const readRules = (changes: unknown): BusinessRules => merge(BUSINESS_RULES, changes ?? {}, '') as BusinessRules;
+
+/** What of kept settings still holds: values that this version does not know, or that are out of bounds now, fall back to the usual ones. */
+export const readKeptRules = (changes: unknown): BusinessRules => {
+  const keep = (base: unknown, change: unknown, path: string): unknown => {
+    if (change === undefined) return base;
+    if (path !== 'check.severities' && isGroup(base))
+      return Object.fromEntries(
+        Object.entries(base).map(([k, v]) => [
+          k,
+          keep(v, isGroup(change) && Object.hasOwn(change, k) ? change[k] : undefined, path ? `${path}.${k}` : k),
+        ]),
+      );
+    try {
+      return merge(base, change, path);
+    } catch (error) {
+      if (error instanceof RuleError) return base;
+      throw error;
+    }
+  };
+  return keep(BUSINESS_RULES, changes ?? {}, '') as BusinessRules;
+};

@@ -1,5 +1,5 @@
 import { FAMILIES, parseSpec } from '../model/index.ts';
-import { BUSINESS_RULES, readRules, RuleError } from './businessRules.ts';
+import { BUSINESS_RULES, readKeptRules, readRules, RuleError } from './businessRules.ts';
 import { computeOrder } from './computeOrder.ts';
 
 describe('computeOrder', () => {
@@ -48,9 +48,34 @@ describe('readRules', () => {
     [{ price: 3 }, 'price must be a group of settings.'],
     [{ price: { tax: 'much' } }, 'price.tax is "much"; it must be a number.'],
     [{ price: { tax: -0.1 } }, 'price.tax is -0.1; it must be a number of at least 0.'],
-    [{ price: { margin: 0.95 } }, /under 0.9/],
+    [{ price: { margin: 0.95 } }, /takes 0 to 0.89/],
   ])('%j is refused by name', (changes, message) => {
     expect(() => readRules(changes)).toThrow(RuleError);
     expect(() => readRules(changes)).toThrow(message);
+  });
+});
+
+describe('bounds of settings', () => {
+  it.each([
+    [{ check: { flock: { hensPerNest: 0 } } }, /check.flock.hensPerNest is 0; it takes 0.1 to 100/],
+    [{ price: { labourPerHour: 1e9 } }, /takes 0 to 50000/],
+    [{ pads: { block: 0 } }, /pads.block is 0; it takes 1 to 24/],
+    [{ labour: { roadMilesPerHour: 0 } }, /takes 5 to 80/],
+    [{ price: { margin: 0.9 } }, /takes 0 to 0.89/],
+    [{ price: { tax: Infinity } }, /at least 0/],
+    [{ units: { style: 'ells' } }, /takes one of inches/],
+    [{ units: { denominator: 7 } }, /takes 16 or 32/],
+    [{ check: { severities: { nonsense: 'stop' } } }, /no such finding/],
+    [{ check: { severities: { constructor: 'stop' } } }, /no such finding/],
+    [JSON.parse('{"__proto__": {"price": 1}}'), /no setting __proto__/],
+    [JSON.parse('{"toString": 1}'), /no setting toString/],
+    [[], /must be a group/],
+  ])('%j is refused', (changes, words) => expect(() => readRules(changes)).toThrow(words));
+  it('let every usual value through', () => expect(readRules(BUSINESS_RULES)).toEqual(BUSINESS_RULES));
+  it('never keep a business from opening: what no longer holds falls back to the usual', () => {
+    const kept = readKeptRules({ price: { tax: 7, margin: 0.4 }, gone: 1, check: { severities: { nope: 'stop' } } });
+    expect(kept.price).toEqual({ ...BUSINESS_RULES.price, margin: 0.4 });
+    expect(kept.check).toEqual(BUSINESS_RULES.check);
+    expect(readKeptRules(null)).toEqual(BUSINESS_RULES);
   });
 });

@@ -72,9 +72,9 @@ export const computeOrder = (
   const findings = checkBuild(build, spec, flock, rules.check, input.site);
   const sizing = sizeFlock(flock, build.capacity, rules.check.flock);
   const takeoff = takeOff(build, effort);
-  const steps = planSteps(build, rules.labour);
-  const operations = planOperations(steps);
   const quantity = input.quantity ?? 1;
+  const steps = planSteps(build, rules.labour, input.miles);
+  const operations = planOperations(steps, quantity);
   const price = priceOrder(takeoff, steps, input.miles ?? 0, quantity, rules.price);
   const size = measureTravelling(build.parts).size;
   return {

@@ -33,6 +33,10 @@ export const startOf = (calendar: Calendar, day: Day): number | undefined => {
   return index < 0 ? undefined : index * calendar.minutes;
 };
 
+/** Working minute at which a day's work is over; for a day nobody works, the last working day before it. 0 before the calendar. */
+export const endOf = (calendar: Calendar, day: Day): number =>
+  (calendar.days.findLastIndex((d) => d <= day) + 1) * calendar.minutes;
+
 /** Hours of a working day start at eight in the morning. */
 const MORNING = 8 * 60;
 

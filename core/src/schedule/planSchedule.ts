@@ -1,4 +1,4 @@
-import { afterDrying, dayOf, startOf } from './calendar.ts';
+import { afterDrying, dayOf, endOf, startOf } from './calendar.ts';
 import type { Block, Calendar, Clash, Row, Task } from './types.ts';
 
 /** Blocks that share a row, in order of time. */
@@ -68,7 +68,8 @@ export const planSchedule = (
   const tail = tails(tasks);
   const horizon = calendar.days.length * calendar.minutes;
   const slack = (t: Task): number => {
-    const due = t.due === undefined ? horizon : (startOf(calendar, t.due) ?? horizon) + calendar.minutes;
+    // Due on a Saturday means done by Friday evening.
+    const due = t.due === undefined ? horizon : endOf(calendar, t.due);
     return due - (tail.get(t.id) ?? 0);
   };
   const open = tasks.filter((t) => !placed.has(t.id));

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { addDays, afterDrying, dayOf, makeCalendar, startOf } from './calendar.ts';
+import { addDays, afterDrying, dayOf, endOf, makeCalendar, startOf } from './calendar.ts';
 import { findClashes, moveBlock, planSchedule } from './planSchedule.ts';
 import type { Row, Task } from './types.ts';
 
@@ -115,5 +115,31 @@ describe('moveBlock', () => {
       ),
       { numRuns: 100, seed: 9 },
     );
+  });
+});
+
+describe('a due day on which nobody works', () => {
+  const calendar = makeCalendar('2026-03-02', 20);
+  it('is over on the Friday before it', () => {
+    expect(endOf(calendar, '2026-03-07')).toBe(endOf(calendar, '2026-03-06'));
+    expect(endOf(calendar, '2026-03-06')).toBe(5 * 480);
+    expect(endOf(calendar, '2026-03-02')).toBe(480);
+    expect(endOf(calendar, '2026-03-01')).toBe(0);
+  });
+  it('comes before one due on the Monday after', () => {
+    const row = { id: 'saw', name: 'Saw', stations: ['saw' as const], people: 1 };
+    const task = (id: string, due: string) => ({
+      id,
+      order: id,
+      station: 'saw' as const,
+      minutes: 5 * 480,
+      dry: 0,
+      needs: [],
+      due,
+    });
+    const tasks = [task('a-monday', '2026-03-09'), task('b-saturday', '2026-03-07')];
+    const blocks = planSchedule(tasks, [row], calendar);
+    expect(blocks.find((b) => b.task === 'b-saturday')?.start).toBe(0);
+    expect(findClashes(tasks, [row], calendar, blocks).map((c) => c.task)).toEqual(['a-monday']);
   });
 });

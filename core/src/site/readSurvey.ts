@@ -29,6 +29,9 @@ export class SurveyError extends Error {
 
 /** Readings taller than a rod are a slip of the pen. */
 const ROD = 300;
+/** More pads than a unit ever stands on. */
+const MOST_PADS = 60;
+const MOST_LETTERS = 60;
 
 const record = (v: unknown, where: string): Record<string, unknown> => {
   if (typeof v !== 'object' || v === null || Array.isArray(v)) throw new SurveyError(`${where} must be an object.`);
@@ -52,12 +55,24 @@ export const readSurvey = (json: unknown): Survey => {
     throw new SurveyError(`The survey has "${extra}", which does not belong there; it has pads, lift and gate.`);
   if (!Array.isArray(s.pads) || s.pads.length < 3)
     throw new SurveyError('pads must be a list of at least 3 pads, each with id, x, y and rod.');
+  if (s.pads.length > MOST_PADS)
+    throw new SurveyError(`pads has ${s.pads.length} pads; a unit stands on at most ${MOST_PADS}.`);
   const ids = new Set<string>();
   const pads = s.pads.map((raw: unknown, i): PadReading => {
     const where = `pads[${i}]`;
     const p = record(raw, where);
-    if (typeof p.id !== 'string' || p.id === '')
-      throw new SurveyError(`${where}.id is ${JSON.stringify(p.id) ?? 'missing'}; it must be a name.`);
+    const strange = Object.keys(p).find((k) => !['id', 'name', 'x', 'y', 'rod'].includes(k));
+    if (strange !== undefined)
+      throw new SurveyError(`${where} has "${strange}", which does not belong there; it has id, name, x, y and rod.`);
+    for (const key of ['id', 'name'] as const) {
+      const v = p[key];
+      if (key === 'name' && v === undefined) continue;
+      if (typeof v !== 'string' || v.trim() === '' || v.length > MOST_LETTERS)
+        throw new SurveyError(
+          `${where}.${key} is ${JSON.stringify(v) ?? 'missing'}; it must be a name of at most ${MOST_LETTERS} letters.`,
+        );
+    }
+    if (typeof p.id !== 'string') throw new SurveyError(`${where}.id is missing.`);
     if (ids.has(p.id)) throw new SurveyError(`pads has "${p.id}" twice; every pad needs its own name.`);
     ids.add(p.id);
     return {

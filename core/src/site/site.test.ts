@@ -78,3 +78,15 @@ describe('the narrowest way in', () => {
     [Number.NaN, /gate is null; it must be a number of inches/],
   ])('%s is turned down', (gate, message) => expect(() => readSurvey({ pads, gate })).toThrow(message));
 });
+
+describe('surveys out of bounds', () => {
+  const pad = (i: number, more = {}) => ({ id: `p${i}`, x: i, y: 0, rod: 50, ...more });
+  it.each([
+    [Array.from({ length: 61 }, (_, i) => pad(i)), /61 pads.*at most 60/],
+    [[pad(1), pad(2), pad(3, { name: 'n'.repeat(61) })], /at most 60 letters/],
+    [[pad(1), pad(2), pad(3, { id: '  ' })], /must be a name/],
+    [[pad(1), pad(2), pad(3, { name: 7 })], /name is 7/],
+    [[pad(1), pad(2), pad(3, { hat: 1 })], /"hat", which does not belong there/],
+    [[pad(1), pad(2), pad(3, { rod: 1e309 })], /number of inches/],
+  ])('%# are refused by name', (pads, words) => expect(() => readSurvey({ pads })).toThrow(words));
+});

@@ -3,3 +3,4 @@ export * from './planSteps.ts';
 export * from './cautions.ts';
 export * from './orderRules.ts';
 export * from './planOperations.ts';
+export * from './progress.ts';

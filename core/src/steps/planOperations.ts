@@ -47,22 +47,29 @@ const INFO: Readonly<
   deliver: { name: 'deliver', station: 'road', crew: 2, dry: 0 },
 };
 
-/** Groups steps into the blocks that a crew plan moves about, in a chain of needs. */
-export const planOperations = (steps: readonly Step[]): Operation[] => {
+/** Whole-crew minutes of some steps for a number of equal units: work is shared, a drive takes as long for two as for one. */
+const crewMinutes = (steps: readonly Step[], crew: number, quantity: number): number => {
+  const sum = (list: readonly Step[]): number => list.reduce((n, s) => n + s.minutes, 0);
+  const driving = steps.filter((s) => s.station === 'road');
+  const work = steps.filter((s) => s.station !== 'road');
+  return Math.max(15, Math.round((sum(work) / crew) * quantity + sum(driving)));
+};
+
+/** Groups the steps of `quantity` equal units into the blocks that a crew plan moves about, in a chain of needs. */
+export const planOperations = (steps: readonly Step[], quantity = 1): Operation[] => {
   const coated = steps.some((s) => s.id === 'coat-1');
   const out: Operation[] = [];
   for (const key of Object.keys(INFO) as OperationKey[]) {
     const mine = steps.filter((s) => kindOf(s, coated) === key);
     if (mine.length === 0) continue;
     const { name, station, crew, dry } = INFO[key];
-    const work = mine.reduce((sum, s) => sum + s.minutes, 0);
     const previous = out[out.length - 1];
     out.push({
       key,
       name,
       station,
       crew,
-      minutes: Math.max(15, Math.round(work / crew)),
+      minutes: crewMinutes(mine, crew, quantity),
       dry,
       needs: previous ? [previous.key] : [],
       steps: mine.map((s) => s.id),

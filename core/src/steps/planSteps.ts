@@ -20,11 +20,16 @@ const sumFasteners = (parts: readonly Part[]): Step['fasteners'] => {
 /** Diagonal of a rectangle, the length to read corner to corner. */
 export const diagonal = (width: number, height: number): number => Math.hypot(width, height);
 
+/** Minutes of one drive of some miles with a trailer. */
+export const driveMinutes = (miles: number, rates: LabourRates = LABOUR_RATES): number =>
+  rates.roadFixed + (miles / Math.max(1, rates.roadMilesPerHour)) * 60;
+
 /**
  * The steps of a build in working order, each with what it needs before: sort, cut, then for every panel lay out, frame,
- * square and skin while it lies flat; then base, walls, overhead fittings, roof, doors, coats, inspection and loading.
+ * square and skin while it lies flat; then base, walls, overhead fittings, roof, doors, coats, inspection and loading, the drive out, setting, the drive back.
+ * @param miles distance of the site
  */
-export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES): Step[] => {
+export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles = 0): Step[] => {
   const steps: Step[] = [];
   const ended = new Map<string, string>();
   const add = (
@@ -364,12 +369,12 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES): Step
     text: ['Call ahead on leaving.'],
     station: 'road',
     parts: [],
-    minutes: 60,
+    minutes: driveMinutes(miles, rates),
     needs: [load],
     view: 'three',
   });
   const siteParts = build.assemblies.filter((a) => a.site === true).flatMap((a) => partsOf(build.parts, a.id));
-  add({
+  const set = add({
     id: 'set',
     verb: 'set',
     title: 'Set it on its ground',
@@ -382,6 +387,17 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES): Step
     parts: ids(siteParts),
     minutes: 45 + siteParts.length * rates.fitPerPart,
     needs: [deliver],
+    view: 'three',
+  });
+  add({
+    id: 'return',
+    verb: 'deliver',
+    title: 'Drive back',
+    text: ['Straps, blocks and tools counted back on to the trailer.'],
+    station: 'road',
+    parts: [],
+    minutes: driveMinutes(miles, rates),
+    needs: [set],
     view: 'three',
   });
   return steps;

@@ -56,3 +56,27 @@ it('builds a small coop in two to four days of two people, a pen in one (common 
   expect(hours('raised-lean-to')).toBeLessThan(40);
   expect(hours('low-pen')).toBeLessThan(8);
 });
+
+describe('the drive', () => {
+  const steps = (miles: number) => planSteps(buildSpec(parseSpec({ family: 'low-pen', params: {} })), undefined, miles);
+  const minutes = (miles: number, id: string) => steps(miles).find((s) => s.id === id)?.minutes ?? 0;
+  it('takes 10 minutes and the miles at 35 an hour, out and back', () => {
+    for (const id of ['deliver', 'return']) {
+      expect(minutes(0, id)).toBe(10);
+      expect(minutes(35, id)).toBe(70);
+      expect(minutes(70, id)).toBe(130);
+    }
+  });
+  it('takes a crew of two as long as one, once for ten units', () => {
+    const deliver = (miles: number, quantity: number) =>
+      planOperations(steps(miles), quantity).find((o) => o.key === 'deliver')?.minutes ?? 0;
+    const site = minutes(35, 'set') / 2;
+    expect(deliver(35, 1)).toBe(Math.round(140 + site));
+    expect(deliver(35, 10)).toBe(Math.round(140 + 10 * site));
+  });
+  it('comes after the unit is set', () => {
+    const list = steps(5);
+    expect(list.find((s) => s.id === 'return')?.needs).toEqual(['set']);
+    expect(list.at(-1)?.id).toBe('return');
+  });
+});

@@ -61,6 +61,10 @@ export interface LabourRates {
   readonly hangDoor: number;
   readonly coatPerSquareFoot: number;
   readonly load: number;
+  /** Miles an hour with a trailer, door to door. */
+  readonly roadMilesPerHour: number;
+  /** Minutes lost on every drive to start, find the place and turn. */
+  readonly roadFixed: number;
 }
 
 export const LABOUR_RATES: LabourRates = {
@@ -77,4 +81,6 @@ export const LABOUR_RATES: LabourRates = {
   hangDoor: 25,
   coatPerSquareFoot: 0.35,
   load: 30,
+  roadMilesPerHour: 35,
+  roadFixed: 10,
 };

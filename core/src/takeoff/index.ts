@@ -1,2 +1,3 @@
 export * from './takeOff.ts';
 export * from './fastening.ts';
+export * from './replanSticks.ts';

@@ -185,7 +185,7 @@ export class Board {
             op: o.key,
             name: o.name,
             station: o.station,
-            minutes: o.minutes * order.quantity,
+            minutes: o.minutes,
             dry: o.dry,
             needs: JSON.stringify(o.needs.map((n) => `${orderId}/${n}`)),
             seq: orderId * 20 + seq,

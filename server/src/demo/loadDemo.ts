@@ -249,7 +249,7 @@ const loadOrder = async (
           id: `${id}/${op.key}`,
           order: String(id),
           station: op.station,
-          minutes: op.minutes * (o.quantity ?? 1),
+          minutes: op.minutes,
           dry: op.dry,
           needs: op.needs.map((n) => `${id}/${n}`),
           due: addDays(today, o.wantedIn),

@@ -1,3 +1,4 @@
+import { buildSpec, parseSpec } from '@rubbet/core/model';
 import { stickBar, tapeSvg } from './pictures.ts';
 
 const texts = (svg: string): string[] => [...svg.matchAll(/<text[^>]*>([^<]*)<\/text>/g)].map((m) => m[1] ?? '');
@@ -43,5 +44,26 @@ describe('tapeSvg', () => {
   it('sets figures that are close in rows of their own', () => {
     const rows = [...svg.matchAll(/y="(60|74|88)" font-size="13"/g)].map((m) => Number(m[1]));
     expect(new Set(rows).size).toBeGreaterThan(1);
+  });
+});
+
+describe('the tape of a mirrored wall on paper', () => {
+  const wall = (mirrored: boolean) =>
+    buildSpec(parseSpec({ family: 'raised-lean-to', ...(mirrored ? { mirrored } : {}) })).assemblies.find(
+      (a) => a.id === 'front-wall',
+    )?.tapes[0];
+  it.each([false, true])('has every cross on the side of its piece, mirrored %s', (mirrored) => {
+    const tape = wall(mirrored);
+    if (!tape) throw new Error('The front wall has no tape.');
+    const svg = tapeSvg(tape);
+    const drawn = [...svg.matchAll(/x1="([\d.]+)" x2="[\d.]+" y1="2"[^>]*\/><text x="([\d.]+)"/g)];
+    expect(drawn).toHaveLength(tape.marks.length);
+    drawn.forEach((m, i) => expect(Number(m[2]) > Number(m[1])).toBe(tape.marks[i]?.side === 'right'));
+  });
+  it('is the plain one seen from the other end', () => {
+    const [plain, turned] = [wall(false), wall(true)];
+    expect(turned?.marks.map((m) => m.side)).toEqual(
+      [...(plain?.marks ?? [])].reverse().map((m) => (m.side === 'right' ? 'left' : 'right')),
+    );
   });
 });

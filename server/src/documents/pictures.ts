@@ -1,5 +1,6 @@
 import type { Tape } from '@rubbet/core/unit';
 import type { StickCut } from '@rubbet/core/cut';
+import { layTape } from '@rubbet/core/draw';
 import { printLength } from '@rubbet/core/measure';
 import { findItem } from '@rubbet/core/stock';
 
@@ -29,7 +30,7 @@ export const stickBar = (stick: StickCut): string => {
 export const tapeSvg = (tape: Tape): string => {
   const W = 1046;
   const pad = 24;
-  const k = (W - 2 * pad) / tape.length;
+  const { scale: k, marks, rows } = layTape(tape, { width: W, pad, text: 13, cross: 7 });
   const ticks: string[] = [];
   for (let i = 0; i <= tape.length; i++) {
     const x = pad + i * k;
@@ -39,17 +40,9 @@ export const tapeSvg = (tape: Tape): string => {
     if (i % 12 === 0 && i > 0)
       ticks.push(`<text x="${x - 3}" y="31" font-size="10" text-anchor="end" ${FONT} fill="#7a5d00">${i}</text>`);
   }
-  const ends = [0, 0, 0].map(() => -Infinity);
-  const marks = tape.marks.map((m) => {
-    const x = pad + m.at * k;
-    const text = printLength(m.at);
-    const half = text.length * 4.2;
-    const row = Math.max(
-      0,
-      ends.findIndex((e) => e < x - half),
-    );
-    ends[row] = x + half + 4;
-    return `<line x1="${x}" x2="${x}" y1="2" y2="44" stroke="#1C2521" stroke-width="1.8"/><text x="${x + 4}" y="42" font-size="12" ${FONT}>×</text><text x="${x}" y="${60 + row * 14}" font-size="13" text-anchor="middle" ${FONT} fill="#1C2521">${esc(text)}</text>`;
-  });
-  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${W} 92"><rect x="${pad}" y="4" width="${tape.length * k}" height="40" fill="#F2C230" stroke="#C99A14"/><rect x="${pad - 6}" y="0" width="6" height="50" fill="#8A938C"/>${ticks.join('')}${marks.join('')}</svg>`;
+  const drawn = marks.map(
+    (m) =>
+      `<line x1="${m.x}" x2="${m.x}" y1="2" y2="44" stroke="#1C2521" stroke-width="1.8"/><text x="${m.cross}" y="42" font-size="12" text-anchor="middle" ${FONT}>×</text><text x="${m.x}" y="${60 + m.row * 14}" font-size="13" text-anchor="middle" ${FONT} fill="#1C2521">${esc(m.text)}</text>`,
+  );
+  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${W} ${64 + rows * 14}"><rect x="${pad}" y="4" width="${tape.length * k}" height="40" fill="#F2C230" stroke="#C99A14"/><rect x="${pad - 6}" y="0" width="6" height="50" fill="#8A938C"/>${ticks.join('')}${drawn.join('')}</svg>`;
 };

@@ -73,13 +73,40 @@ export const table = (
   margin: [0, 2, 0, 8],
 });
 
-/** The shipped print fonts have no double prime: inches are marked by the straight quote on paper. */
-const plainMarks = (node: unknown): unknown => {
-  if (typeof node === 'string') return node.replaceAll('″', '"');
+/** Signs that the shipped print fonts lack, and how they are written on paper instead. */
+const INSTEAD: Readonly<Record<string, string>> = {
+  '″': '"',
+  '′': "'",
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+  '⅓': '1/3',
+  '⅔': '2/3',
+  '\u2009': ' ',
+  '\u2002': ' ',
+  '≤': 'at most ',
+  '≥': 'at least ',
+};
+const LACKING = new RegExp(`(\\d)?([${Object.keys(INSTEAD).join('')}])`, 'gu');
+
+/** Text as the print fonts can set it: `1⅛″` becomes `1 1/8"`. */
+export const printable = (text: string): string =>
+  text.replace(LACKING, (_, digit: string | undefined, sign: string) => {
+    const instead = INSTEAD[sign] ?? sign;
+    return digit === undefined ? instead : /^\d/.test(instead) ? `${digit} ${instead}` : `${digit}${instead}`;
+  });
+
+/** Every text of a document, and of the drawings in it, made printable. */
+export const plainMarks = (node: unknown): unknown => {
+  if (typeof node === 'string') return printable(node);
   if (Array.isArray(node)) return node.map(plainMarks);
   if (typeof node !== 'object' || node === null) return node;
   return Object.fromEntries(Object.entries(node).map(([k, v]) => [k, typeof v === 'function' ? v : plainMarks(v)]));
 };
+
+/** The font files that paper is set in. */
+export const PRINT_FONTS: readonly string[] = [...known];
 
 /** Typesets a document on letter paper with a foot line. */
 export const printPdf = (title: string, foot: string, content: Content[]): Promise<Buffer> =>

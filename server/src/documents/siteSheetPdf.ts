@@ -7,8 +7,8 @@ import type { OrderDetail } from '../orders/orders.types.ts';
 import { visitItems } from '../visit/visitItems.ts';
 import { heading, KEEL, printPdf, SOFT, table, TAPE } from './print.ts';
 
-/** The customer's site and delivery sheet: what to prepare, pad heights, what happens that day, how to start. */
-export const siteSheetPdf = (order: OrderDetail, c: OrderComputation): Promise<Buffer> => {
+/** What the customer's site and delivery sheet says: what to prepare, pad heights, what happens that day, how to start. */
+export const siteSheetContent = (order: OrderDetail, c: OrderComputation): Content[] => {
   const { size, weight } = c.summary;
   const pads = order.survey?.pads;
   const content: Content[] = [
@@ -99,5 +99,9 @@ export const siteSheetPdf = (order: OrderDetail, c: OrderComputation): Promise<B
       margin: [0, 10, 0, 0],
     },
   );
-  return printPdf(`Site sheet ${order.id}`, `Order ${order.id} · ${order.title}`, content);
+  return content;
 };
+
+/** The site and delivery sheet as a PDF. */
+export const siteSheetPdf = (order: OrderDetail, c: OrderComputation): Promise<Buffer> =>
+  printPdf(`Site sheet ${order.id}`, `Order ${order.id} · ${order.title}`, siteSheetContent(order, c));

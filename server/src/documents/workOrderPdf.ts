@@ -11,8 +11,8 @@ import { stickBar, tapeSvg } from './pictures.ts';
 
 const big = (text: string, size = 12): Content => ({ text, font: 'Archivo', bold: true, fontSize: size });
 
-/** The work order on paper: cover, stick bars, panels with tape marks, cut tickets, steps with checks and cautions. */
-export const workOrderPdf = (order: OrderDetail, c: OrderComputation): Promise<Buffer> => {
+/** What the work order on paper says: cover, stick bars, panels with tape marks, cut tickets, steps with checks and cautions. */
+export const workOrderContent = (order: OrderDetail, c: OrderComputation): Content[] => {
   const { build, takeoff, steps } = c;
   const content: Content[] = [
     { canvas: [{ type: 'rect', x: 0, y: 0, w: 523, h: 10, color: TAPE }] },
@@ -110,5 +110,9 @@ export const workOrderPdf = (order: OrderDetail, c: OrderComputation): Promise<B
       ],
     }),
   );
-  return printPdf(`Work order ${order.id}`, `Work order ${order.id} · ${order.title}`, content);
+  return content;
 };
+
+/** The work order as a PDF. */
+export const workOrderPdf = (order: OrderDetail, c: OrderComputation): Promise<Buffer> =>
+  printPdf(`Work order ${order.id}`, `Work order ${order.id} · ${order.title}`, workOrderContent(order, c));

@@ -1,27 +1,15 @@
 import { Box } from '@chakra-ui/react';
 import type { Tape } from '@rubbet/core/unit';
+import { layTape } from '@rubbet/core/draw';
 import { printLength } from '@rubbet/core/measure';
 
 /** One pull of the tape, drawn: hook at the left, marks with a cross on the side where the piece lies. */
 export const TapeMarks = ({ tape, tall = false }: { readonly tape: Tape; readonly tall?: boolean }) => {
   const W = 1000;
   const pad = 20;
-  const k = (W - 2 * pad) / Math.max(tape.length, 12);
   const high = tall ? 62 : 46;
   const size = tall ? 20 : 16;
-  const ends = [-Infinity, -Infinity, -Infinity];
-  const marks = tape.marks.map((m) => {
-    const x = pad + m.at * k;
-    const text = printLength(m.at);
-    const half = (text.length * size * 0.5) / 2 + 4;
-    const row = Math.max(
-      0,
-      ends.findIndex((e) => e < x - half),
-    );
-    ends[row] = x + half;
-    return { ...m, x, text, row };
-  });
-  const rows = Math.max(...marks.map((m) => m.row), 0) + 1;
+  const { scale: k, marks, rows } = layTape(tape, { width: W, pad, text: size, cross: 9, least: 12 });
   const step = k > 9 ? 0.5 : k > 3.4 ? 1 : 4;
   const ticks = Array.from({ length: Math.floor(tape.length / step) + 1 }, (_, i) => i * step);
   const every = k > 16 ? 2 : k > 7 ? 4 : 12;
@@ -75,10 +63,13 @@ export const TapeMarks = ({ tape, tall = false }: { readonly tape: Tape; readonl
           <g key={`${m.part}-${m.at}`}>
             <line x1={m.x} x2={m.x} y1={3} y2={high + 4} stroke="#1C1503" strokeWidth={2.4} />
             <text
-              x={m.x + 5}
+              x={m.cross}
               y={high - 1}
               fontSize={16}
+              textAnchor="middle"
               fill="#1C1503"
+              data-cross={m.side}
+              data-part={m.part}
               style={{ fontFamily: 'Archivo Variable', fontWeight: 700 }}
             >
               ×

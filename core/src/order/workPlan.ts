@@ -1,0 +1,106 @@
+import type { Spec } from '../model/index.ts';
+import type { Step } from '../steps/index.ts';
+import type { OrderComputation } from './computeOrder.ts';
+
+/** Number of the shape below; raised with every change, with a step in MIGRATIONS that brings older plans up. */
+export const WORK_PLAN_SCHEMA = 1;
+
+/**
+ * What a work order was made from and keeps: its spec as it was frozen, every part, every step, the blocks of work and what
+ * to buy. Nothing of it is computed again, so that a newer Rubbet never changes what is half cut.
+ */
+export interface WorkPlan extends Pick<
+  OrderComputation,
+  'build' | 'steps' | 'operations' | 'takeoff' | 'summary'
+> {
+  readonly schema: number;
+  readonly revision: number;
+  readonly quantity: number;
+  readonly spec: Spec;
+}
+
+/** Raised when a kept plan cannot be read. */
+export class WorkPlanError extends Error {
+  constructor(message: string) {
+    super(message);
+    this.name = 'WorkPlanError';
+  }
+}
+
+/** The plan of a work order, from the computation of its frozen revision. */
+export const makeWorkPlan = (
+  computed: OrderComputation,
+  of: { readonly spec: Spec; readonly revision: number; readonly quantity: number },
+): WorkPlan => ({
+  schema: WORK_PLAN_SCHEMA,
+  revision: of.revision,
+  quantity: of.quantity,
+  spec: of.spec,
+  build: computed.build,
+  steps: computed.steps,
+  operations: computed.operations,
+  takeoff: computed.takeoff,
+  summary: computed.summary,
+});
+
+/**
+ * The plan of a work order that was made before plans were kept: computed now, but with just the parts and steps that stand
+ * on it. A step that is not computed any more keeps its place with its name; a part that is not, only its line at the bench.
+ */
+export const adoptWorkPlan = (
+  plan: WorkPlan,
+  kept: { readonly steps: readonly string[]; readonly parts: readonly string[] },
+): WorkPlan => {
+  const computed = new Map(plan.steps.map((s) => [s.id, s]));
+  const parts = new Set(kept.parts);
+  const known = new Set(kept.steps);
+  const bare = (id: string, before: string | undefined): Step => ({
+    id,
+    verb: 'fit',
+    title: id.replace(/[/-]/g, ' '),
+    text: [],
+    station: 'bay',
+    parts: [],
+    tools: [],
+    fasteners: [],
+    cautions: [],
+    minutes: 0,
+    needs: before === undefined ? [] : [before],
+    view: 'three',
+  });
+  const steps = kept.steps.map((id, i) => computed.get(id) ?? bare(id, kept.steps[i - 1]));
+  return {
+    ...plan,
+    build: { ...plan.build, parts: plan.build.parts.filter((p) => parts.has(p.id)) },
+    steps: steps.map((s) => ({ ...s, needs: s.needs.filter((n) => known.has(n)) })),
+    operations: plan.operations.map((o) => ({ ...o, steps: o.steps.filter((id) => known.has(id)) })),
+  };
+};
+
+/** Steps from one schema to the next: `MIGRATIONS[1]` brings a plan from 1 to 2. */
+const MIGRATIONS: Readonly<Record<number, (plan: Record<string, unknown>) => Record<string, unknown>>> = {};
+
+/**
+ * Reads a kept plan, bringing an older one up step by step. The parts and steps are taken as they are.
+ * @throws WorkPlanError when it is no plan, or of a newer Rubbet than this one
+ */
+export const readWorkPlan = (json: unknown): WorkPlan => {
+  if (typeof json !== 'object' || json === null || Array.isArray(json))
+    throw new WorkPlanError('A kept plan must be an object.');
+  let plan = json as Record<string, unknown>;
+  const schema = plan.schema;
+  if (typeof schema !== 'number' || !Number.isInteger(schema) || schema < 1)
+    throw new WorkPlanError(`The kept plan's schema is ${JSON.stringify(schema) ?? 'missing'}; it must be a number.`);
+  if (schema > WORK_PLAN_SCHEMA)
+    throw new WorkPlanError(
+      `This work order was made by a newer Rubbet (plan ${schema}, this one reads up to ${WORK_PLAN_SCHEMA}): update first.`,
+    );
+  for (let at = schema; at < WORK_PLAN_SCHEMA; at++) {
+    const step = MIGRATIONS[at];
+    if (!step) throw new WorkPlanError(`Plans of schema ${at} cannot be brought up to ${at + 1}.`);
+    plan = { ...step(plan), schema: at + 1 };
+  }
+  for (const key of ['build', 'steps', 'operations', 'takeoff', 'summary', 'spec'])
+    if (typeof plan[key] !== 'object' || plan[key] === null) throw new WorkPlanError(`The kept plan has no ${key}.`);
+  return plan as unknown as WorkPlan;
+};

@@ -1,0 +1,34 @@
+import type { Operation } from './planOperations.ts';
+import type { Step } from './types.ts';
+
+/** How far each step has come, by its id; one that is not listed is open. */
+export type StepStates = ReadonlyMap<string, 'open' | 'done'>;
+
+const isDone = (states: StepStates, id: string): boolean => states.get(id) === 'done';
+
+/** Whether a step is done in the shop, at the saw, in a bay or at the paint place; the rest is yard, road and site. */
+export const isBenchStep = (step: Pick<Step, 'station'>): boolean => !['yard', 'road', 'site'].includes(step.station);
+
+/** The first step that has to be done before one can be; undefined when nothing is in its way. */
+export const findOpenNeed = (steps: readonly Step[], id: string, states: StepStates): Step | undefined => {
+  const step = steps.find((s) => s.id === id);
+  return steps.find((s) => step?.needs.includes(s.id) === true && !isDone(states, s.id));
+};
+
+/** A step that is done and needs this one, so that this one may not be undone. */
+export const findDoneFollower = (steps: readonly Step[], id: string, states: StepStates): Step | undefined =>
+  steps.find((s) => s.needs.includes(id) && isDone(states, s.id));
+
+/** Whether all that is done in the shop is done. A work order without any such step is never done by itself. */
+export const isBenchDone = (steps: readonly Step[], states: StepStates): boolean => {
+  const mine = steps.filter(isBenchStep);
+  return mine.length > 0 && mine.every((s) => isDone(states, s.id));
+};
+
+/** The step to do next: the first open one whose needs are all done. */
+export const findNextStep = (steps: readonly Step[], states: StepStates): Step | undefined =>
+  steps.find((s) => !isDone(states, s.id) && findOpenNeed(steps, s.id, states) === undefined);
+
+/** Keys of the operations whose every step is done. */
+export const findDoneOperations = (operations: readonly Operation[], states: StepStates): string[] =>
+  operations.filter((o) => o.steps.length > 0 && o.steps.every((id) => isDone(states, id))).map((o) => o.key);

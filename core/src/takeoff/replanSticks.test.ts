@@ -1,0 +1,90 @@
+import fc from 'fast-check';
+import { buildSpec, FAMILIES, parseSpec } from '../model/index.ts';
+import { findItem } from '../stock/index.ts';
+import { replanSticks } from './replanSticks.ts';
+import type { BenchPart } from './replanSticks.ts';
+import { KERF, readTicket, takeOff } from './takeOff.ts';
+
+const cases = FAMILIES.map((f) => {
+  const build = buildSpec(parseSpec({ family: f.key }));
+  return { key: f.key, build, plan: takeOff(build, 'quick').sticks };
+});
+
+/** How many parts of each mark a plan's tickets give. */
+const given = (plan: { sticks: readonly { cuts: readonly { id: string }[] }[] }): Map<string, number> => {
+  const out = new Map<string, number>();
+  for (const s of plan.sticks)
+    for (const c of s.cuts) {
+      const t = readTicket(c.id);
+      out.set(t.mark, (out.get(t.mark) ?? 0) + t.parts);
+    }
+  return out;
+};
+
+describe.each(cases)('planning the sticks of a $key again', ({ build, plan }) => {
+  const lumber = build.parts.filter((p) => findItem(p.item).kind === 'lumber');
+  const unpaired = new Set(
+    plan.sticks.flatMap((s) => s.cuts.map((c) => readTicket(c.id)).filter((t) => t.parts === 2)).map((t) => t.mark),
+  );
+  it('gives every part once, keeps what is cut, fits every stick and costs no less than was spent', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 0, max: lumber.length - 1 }), { maxLength: 24 }),
+        fc.array(fc.tuple(fc.integer({ min: 0, max: lumber.length - 1 }), fc.integer({ min: -16, max: 16 })), { maxLength: 5 }),
+        (cut, measured) => {
+          const parts: BenchPart[] = lumber.map((p) => ({ ...p, state: 'open', measured: null }));
+          // Ripped pairs are cut together, as at the saw.
+          for (const i of cut) {
+            const mark = parts[i]?.mark ?? '';
+            if (!unpaired.has(mark)) parts[i] = { ...(parts[i] as BenchPart), state: 'cut' };
+          }
+          for (const [i, sixteenths] of measured)
+            if (parts[i]?.state === 'open')
+              parts[i] = { ...(parts[i] as BenchPart), measured: (parts[i]?.length ?? 0) + sixteenths / 16 };
+          const next = replanSticks(plan, parts);
+          expect(next.unplaced).toEqual([]);
+          const wanted = new Map<string, number>();
+          for (const p of parts) wanted.set(p.mark, (wanted.get(p.mark) ?? 0) + 1);
+          expect(Object.fromEntries(given(next))).toEqual(Object.fromEntries(wanted));
+          for (const s of next.sticks) {
+            const used = s.cuts.reduce((n, c) => n + c.length, 0) + KERF * (s.cuts.length - 1);
+            expect(used).toBeLessThanOrEqual(s.length + 1 / 64);
+          }
+          const lengths = next.sticks.flatMap((s) => s.cuts.map((c) => c.length));
+          for (const p of parts)
+            if (p.measured !== null) expect(lengths.some((l) => Math.abs(l - (p.measured ?? 0)) < 1e-9)).toBe(true);
+          expect(next.bound).toBeLessThanOrEqual(next.cost);
+        },
+      ),
+      { numRuns: 4 },
+    );
+  });
+  it('changes nothing of the cost when nothing is cut or measured', () => {
+    const parts = lumber.map((p): BenchPart => ({ ...p, state: 'open', measured: null }));
+    expect(replanSticks(plan, parts).cost).toBeLessThanOrEqual(plan.cost);
+  });
+});
+
+it('cuts what is measured longer from what is left of a begun stick, and buys nothing for it', () => {
+  const plan = {
+    sticks: [
+      { item: '2x4', length: 96, cost: 400, cuts: [{ id: 'S1', length: 40 }, { id: 'B1', length: 30 }], left: 25.75 },
+    ],
+    cost: 400,
+    bound: 400,
+    proved: true,
+    unplaced: [],
+  };
+  const part = (mark: string, length: number, state: 'open' | 'cut', measured: number | null): BenchPart => ({
+    mark,
+    item: '2x4',
+    length,
+    state,
+    measured,
+  });
+  const next = replanSticks(plan, [part('S1', 40, 'cut', null), part('B1', 30, 'open', 30.5)]);
+  expect(next.cost).toBe(400);
+  expect(next.sticks[0]?.cuts.map((c) => c.length)).toEqual([40, 30.5]);
+  // 96 less 40, 30 1/2 and two kerfs.
+  expect(next.sticks[0]?.left).toBeCloseTo(25.25, 2);
+});

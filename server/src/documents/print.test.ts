@@ -1,0 +1,47 @@
+import { readFileSync } from 'node:fs';
+import { create } from 'fontkit';
+import { FAMILIES, parseSpec } from '@rubbet/core/model';
+import { computeOrder } from '@rubbet/core/order';
+import { plainMarks, PRINT_FONTS, printable } from './print.ts';
+import { siteSheetContent } from './siteSheetPdf.ts';
+import { workOrderContent } from './workOrderPdf.ts';
+import type { OrderDetail } from '../orders/orders.types.ts';
+
+describe('printable', () => {
+  it.each([
+    ['1⅛″', '1 1/8"'],
+    ['⅝ in grooved panel', '5/8 in grooved panel'],
+    ['7⅝ and a joint', '7 5/8 and a joint'],
+    ['64½″', '64½"'],
+  ])('%s is set as %s', (text, set) => expect(printable(text)).toBe(set));
+});
+
+/** Every text of a document and of its drawings. */
+const texts = (node: unknown): string[] => {
+  if (typeof node === 'string') return [node];
+  if (Array.isArray(node)) return node.flatMap(texts);
+  return typeof node === 'object' && node !== null ? Object.values(node).flatMap(texts) : [];
+};
+
+describe('the print fonts', () => {
+  const fonts = PRINT_FONTS.map((file) => create(readFileSync(file)));
+  it.each(FAMILIES.map((f) => f.key))('have every sign of the papers of a %s', (family) => {
+    const spec = parseSpec({ family });
+    const computed = computeOrder({ spec, miles: 12 }, undefined, 'quick');
+    const order = {
+      id: 1001,
+      title: 'Unit',
+      wantedBy: '2026-05-04',
+      quantity: 1,
+      customer: { name: 'Ada Reed', address: '1 Lane', miles: 12 },
+      revision: { number: 1, spec, summary: computed.summary },
+      survey: null,
+      delivery: null,
+      visited: [],
+    } as unknown as OrderDetail;
+    const words = [...workOrderContent(order, computed), ...siteSheetContent(order, computed)];
+    const signs = new Set(texts(plainMarks(words)).join(''));
+    for (const font of fonts)
+      expect([...signs].filter((c) => c >= ' ' && !font.hasGlyphForCodePoint(c.codePointAt(0) ?? 0))).toEqual([]);
+  });
+});
