@@ -1,10 +1,11 @@
 import { Module } from '@nestjs/common';
-import { APP_FILTER, APP_GUARD } from '@nestjs/core';
+import { APP_FILTER, APP_GUARD, APP_INTERCEPTOR } from '@nestjs/core';
 import { AuthModule } from './auth/auth.module.ts';
 import { BenchModule } from './bench/bench.module.ts';
 import { BoardModule } from './board/board.module.ts';
 import { ProblemFilter } from './common/problem.filter.ts';
 import { RolesGuard } from './common/roles.ts';
+import { TurnsInterceptor } from './common/turns.ts';
 import { CustomersModule } from './customers/customers.module.ts';
 import { DatabaseModule } from './database/database.module.ts';
 import { DocumentsModule } from './documents/documents.module.ts';
@@ -37,6 +38,7 @@ import { VisitModule } from './visit/visit.module.ts';
   providers: [
     { provide: APP_GUARD, useClass: RolesGuard },
     { provide: APP_FILTER, useClass: ProblemFilter },
+    { provide: APP_INTERCEPTOR, useClass: TurnsInterceptor },
   ],
 })
 export class AppModule {}

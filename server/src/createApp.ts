@@ -5,11 +5,24 @@ import { ValidationPipe } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
 import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
+import type { OpenAPIObject } from '@nestjs/swagger';
 import compression from 'compression';
+import { json } from 'express';
 import cookieParser from 'cookie-parser';
 import type { NextFunction, Request, Response } from 'express';
 import helmet from 'helmet';
 import { AppModule } from './app.module.ts';
+import { readable } from './common/readable.ts';
+
+/** Largest body that is taken in. */
+const MOST_BYTES = '512kb';
+
+/** The published description of the API: every route with what it takes; the shapes of answers are added to it by name. */
+export const describeApi = (app: NestExpressApplication): OpenAPIObject =>
+  SwaggerModule.createDocument(
+    app,
+    new DocumentBuilder().setTitle('Rubbet').setVersion('1').addCookieAuth('rubbet').build(),
+  );
 
 /** Puts the application together; `webDir` is the built web, served beside the API on one port. */
 export const createApp = async (
@@ -18,6 +31,8 @@ export const createApp = async (
   const app = await NestFactory.create<NestExpressApplication>(AppModule, {
     logger: options.quiet ? ['error'] : ['error', 'warn'],
     abortOnError: false,
+    // Bodies are read here, so that they can be looked through before anything else does.
+    bodyParser: false,
   });
   app.setGlobalPrefix('api');
   app.disable('x-powered-by');
@@ -43,13 +58,12 @@ export const createApp = async (
   );
   app.use(compression());
   app.use(cookieParser());
+  app.use(json({ limit: MOST_BYTES }));
+  app.use('/api', readable);
   app.useGlobalPipes(
     new ValidationPipe({ whitelist: true, forbidNonWhitelisted: true, transform: true, stopAtFirstError: true }),
   );
-  const document = SwaggerModule.createDocument(
-    app,
-    new DocumentBuilder().setTitle('Rubbet').setVersion('1').addCookieAuth('rubbet').build(),
-  );
+  const document = describeApi(app);
   app.use('/api/openapi.json', (_: Request, response: Response) => void response.json(document));
   const { webDir } = options;
   if (webDir !== undefined && existsSync(join(webDir, 'index.html'))) {

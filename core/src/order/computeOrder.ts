@@ -40,6 +40,8 @@ export interface OrderSummary {
   readonly sheets: number;
   readonly waste: number;
   readonly benchMinutes: number;
+  /** Labour on site for one unit; summaries kept from before have none. */
+  readonly siteMinutes?: number;
   readonly coats: number;
   readonly price: number;
   readonly marginShare: number;
@@ -98,6 +100,7 @@ export const computeOrder = (
       sheets: takeoff.sheets.sheets.length,
       waste: takeoff.waste,
       benchMinutes: measureLabour(steps).bench,
+      siteMinutes: measureLabour(steps).site,
       coats: operations.filter((o) => o.station === 'paint').length,
       price: price.net,
       marginShare: price.margin / price.net,

@@ -137,6 +137,17 @@ export const moveBlock = (
             : `What it needs ends on ${dayOf(calendar, before.end, true)}.`,
       });
   }
+  const end = to.start + task.minutes;
+  const ended = [...others.values()].find(
+    (b) => byId.get(b.task)?.done === true && b.row === to.row && b.start < end && b.end > to.start,
+  );
+  if (ended)
+    return refuse({
+      kind: 'overlap',
+      task: taskId,
+      other: ended.task,
+      text: `What stands on ${row.name} there is done and stays: choose a later time.`,
+    });
   const result = new Map(others);
   result.set(taskId, { ...old, row: to.row, start: to.start, end: to.start + task.minutes, pinned: true });
   const moved = new Set([taskId]);
@@ -148,7 +159,7 @@ export const moveBlock = (
     );
     for (const b of sorted) {
       const t = byId.get(b.task);
-      if (!t || b.task === taskId) continue;
+      if (!t || t.done || b.task === taskId) continue;
       let start = Math.max(
         b.start,
         earliest(t, byId, result, calendar, 0) > b.start && t.needs.some((n) => moved.has(n))

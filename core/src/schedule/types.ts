@@ -25,6 +25,8 @@ export interface Task {
   readonly from?: Day;
   /** Wanted done by the end of this day. */
   readonly due?: Day;
+  /** Done already: it stays where it was. */
+  readonly done?: boolean;
 }
 
 /** A planned block. `start` and `end` are working minutes since the calendar's first day began. */

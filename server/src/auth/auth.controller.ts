@@ -1,24 +1,11 @@
 import { Body, Controller, Delete, Get, HttpCode, Inject, Post, Req, Res } from '@nestjs/common';
-import { ApiProperty, ApiTags } from '@nestjs/swagger';
-import { IsString, MaxLength, MinLength } from 'class-validator';
+import { ApiTags } from '@nestjs/swagger';
 import type { Request, Response } from 'express';
 import { EVERYONE, Me, Roles } from '../common/roles.ts';
-import { Sessions } from './sessions.ts';
-import type { User } from './sessions.ts';
-
-export class SignInDto {
-  @ApiProperty()
-  @IsString()
-  @MinLength(1)
-  @MaxLength(60)
-  login!: string;
-
-  @ApiProperty()
-  @IsString()
-  @MinLength(1)
-  @MaxLength(200)
-  password!: string;
-}
+import { Answers } from '../common/answer.ts';
+import type { User } from './auth.answers.ts';
+import { SignInDto } from './auth.dto.ts';
+import { Sessions } from './sessions.service.ts';
 
 const cookie = { httpOnly: true, sameSite: 'strict', path: '/' } as const;
 
@@ -30,6 +17,7 @@ export class AuthController {
   @Post()
   @HttpCode(200)
   @Roles('anyone')
+  @Answers('Me')
   async signIn(@Body() body: SignInDto, @Res({ passthrough: true }) response: Response): Promise<User> {
     const { token, user, maxAge } = await this.sessions.open(body.login, body.password);
     response.cookie('rubbet', token, { ...cookie, maxAge });
@@ -38,6 +26,7 @@ export class AuthController {
 
   @Get()
   @Roles(...EVERYONE)
+  @Answers('Me')
   whoAmI(@Me() me: User): User {
     return me;
   }

@@ -4,7 +4,7 @@ import type { Response } from 'express';
 import { DemandError } from '@rubbet/core/cut';
 import { ModelFileError } from '@rubbet/core/formats';
 import { SpecError } from '@rubbet/core/model';
-import { RuleError } from '@rubbet/core/order';
+import { RuleError, WorkPlanError } from '@rubbet/core/order';
 import { SurveyError } from '@rubbet/core/site';
 
 /** What every failed request answers with: a code for programs and a sentence for people. */
@@ -22,7 +22,9 @@ const CODES: Readonly<Record<number, string>> = {
   404: 'not-found',
   409: 'conflict',
   413: 'too-large',
+  415: 'invalid',
   429: 'too-many',
+  503: 'away',
 };
 const SENTENCES: Readonly<Record<number, string>> = {
   401: 'Sign in to go on.',
@@ -31,8 +33,48 @@ const SENTENCES: Readonly<Record<number, string>> = {
   413: 'That is too large to take in.',
 };
 
+/** What the database driver says when the database is not there, or has no connection free. */
+const AWAY = new Set([
+  'ECONNREFUSED',
+  'ECONNRESET',
+  'EPIPE',
+  'ETIMEDOUT',
+  'PROTOCOL_CONNECTION_LOST',
+  'ER_SERVER_SHUTDOWN',
+  'ER_CON_COUNT_ERROR',
+  'ER_CONNECTION_KILLED',
+  'ER_UNKNOWN_COM_ERROR',
+  'POOL_CLOSED',
+]);
+const codeOf = (error: unknown): string =>
+  typeof error === 'object' && error !== null && 'code' in error ? String(error.code) : '';
+const isAway = (error: unknown): boolean =>
+  AWAY.has(codeOf(error)) ||
+  (error instanceof Error && (error.name === 'KnexTimeoutError' || /closed state|Connection lost/i.test(error.message)));
+
+/** Values that the checks let through and the database does not hold. */
+const UNFIT = new Set([
+  'ER_DATA_TOO_LONG',
+  'ER_WARN_DATA_OUT_OF_RANGE',
+  'ER_TRUNCATED_WRONG_VALUE',
+  'ER_TRUNCATED_WRONG_VALUE_FOR_FIELD',
+  'ER_BAD_NULL_ERROR',
+]);
+
+const ofHttp = (error: HttpException): Problem => {
+  const status = error.getStatus();
+  const body = error.getResponse();
+  if (typeof body === 'object' && 'code' in body) return { ...(body as { code: string; message: string }), status };
+  const raw = typeof body === 'object' && 'message' in body ? (body as { message: unknown }).message : body;
+  const text = Array.isArray(raw)
+    ? raw.map((m) => `${String(m)[0]?.toUpperCase() ?? ''}${String(m).slice(1)}.`).join(' ')
+    : String(raw);
+  return { status, code: CODES[status] ?? 'failed', message: SENTENCES[status] ?? text };
+};
+
 const problemOf = (error: unknown): Problem => {
-  if (error instanceof SpecError) return { status: 400, code: 'spec', message: error.message, faults: error.faults };
+  if (error instanceof SpecError)
+    return { status: 400, code: 'spec', message: error.message, faults: error.faults.slice(0, 50) };
   if (
     error instanceof SurveyError ||
     error instanceof DemandError ||
@@ -40,26 +82,28 @@ const problemOf = (error: unknown): Problem => {
     error instanceof ModelFileError
   )
     return { status: 400, code: 'invalid', message: error.message };
-  if (error instanceof HttpException) {
-    const status = error.getStatus();
-    const body = error.getResponse();
-    if (typeof body === 'object' && 'code' in body) return { ...(body as { code: string; message: string }), status };
-    const raw = typeof body === 'object' && 'message' in body ? (body as { message: unknown }).message : body;
-    const text = Array.isArray(raw)
-      ? raw.map((m) => `${String(m)[0]?.toUpperCase() ?? ''}${String(m).slice(1)}.`).join(' ')
-      : String(raw);
-    return { status, code: CODES[status] ?? 'failed', message: SENTENCES[status] ?? text };
-  }
-  const status =
-    typeof error === 'object' &&
-    error !== null &&
-    'status' in error &&
-    typeof error.status === 'number' &&
-    error.status < 500
-      ? error.status
-      : 500;
-  if (status < 500)
-    return { status, code: CODES[status] ?? 'failed', message: SENTENCES[status] ?? 'The request could not be read.' };
+  if (error instanceof WorkPlanError) return { status: 409, code: 'newer-plan', message: error.message };
+  if (error instanceof HttpException) return ofHttp(error);
+  if (isAway(error))
+    return {
+      status: 503,
+      code: 'away',
+      message: 'The database does not answer just now. Nothing was changed; it is tried again in a moment.',
+    };
+  const code = codeOf(error);
+  if (code === 'ER_DUP_ENTRY')
+    return {
+      status: 409,
+      code: 'taken',
+      message: 'Somebody made the same at the same moment. Look at what is there now, then try again.',
+    };
+  if (UNFIT.has(code))
+    return { status: 400, code: 'invalid', message: 'A value is too long, too large or missing: check what you entered.' };
+  const given = typeof error === 'object' && error !== null && 'status' in error ? Number(error.status) : 500;
+  if (given >= 400 && given < 500)
+    return { status: given, code: CODES[given] ?? 'failed', message: SENTENCES[given] ?? 'The request could not be read.' };
+  if (error instanceof URIError)
+    return { status: 400, code: 'invalid', message: 'This address could not be read: a % in it is not followed by two digits.' };
   return { status: 500, code: 'failed', message: 'Something went wrong on our side. Nothing was changed; try again.' };
 };
 
@@ -70,8 +114,10 @@ export class ProblemFilter implements ExceptionFilter {
 
   catch(error: unknown, host: ArgumentsHost): void {
     const problem = problemOf(error);
-    if (problem.status >= 500) this.#log.error(error instanceof Error ? error.stack : String(error));
+    if (problem.status === 500) this.#log.error(error instanceof Error ? error.stack : String(error));
     const response = host.switchToHttp().getResponse<Response>();
-    if (!response.headersSent) response.status(problem.status).json(problem);
+    if (response.headersSent) return;
+    if (problem.status === 503) response.setHeader('Retry-After', '2');
+    response.status(problem.status).json(problem);
   }
 }

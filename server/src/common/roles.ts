@@ -1,23 +1,26 @@
 import {
   createParamDecorator,
+  ForbiddenException,
   Inject,
   Injectable,
   SetMetadata,
   UnauthorizedException,
-  ForbiddenException,
 } from '@nestjs/common';
 import type { CanActivate, ExecutionContext } from '@nestjs/common';
 import { Reflector } from '@nestjs/core';
 import type { Request } from 'express';
-import { Sessions } from '../auth/sessions.ts';
-import type { User } from '../auth/sessions.ts';
+import { ORDER_ACTS, ROLES } from '@rubbet/core/order';
+import type { OrderAct, Role } from '@rubbet/core/order';
+import { Sessions } from '../auth/sessions.service.ts';
+import type { User } from '../auth/auth.answers.ts';
 
-export type Role = 'office' | 'shop' | 'driver';
-const ROLES = 'roles';
+const KEY = 'roles';
 
 /** Says who may call a route; `anyone` needs no sign-in. Every route says one or the other. */
-export const Roles = (...roles: readonly (Role | 'anyone')[]) => SetMetadata(ROLES, roles);
-export const EVERYONE = ['office', 'shop', 'driver'] as const;
+export const Roles = (...roles: readonly (Role | 'anyone')[]) => SetMetadata(KEY, roles);
+export const EVERYONE = ROLES;
+/** Whoever may do this to an order. */
+export const May = (act: OrderAct) => Roles(...ORDER_ACTS[act].roles);
 
 type Signed = Request & { user?: User };
 
@@ -35,7 +38,7 @@ export class RolesGuard implements CanActivate {
   ) {}
 
   async canActivate(context: ExecutionContext): Promise<boolean> {
-    const roles = this.reflector.getAllAndOverride<readonly (Role | 'anyone')[] | undefined>(ROLES, [
+    const roles = this.reflector.getAllAndOverride<readonly (Role | 'anyone')[] | undefined>(KEY, [
       context.getHandler(),
       context.getClass(),
     ]);

@@ -1,5 +1,3 @@
-import { Inject, Injectable } from '@nestjs/common';
-import { DB } from './connect.ts';
 import type { Db } from './connect.ts';
 
 /** Who did it: a signed-in person, or a customer through their link. */
@@ -8,27 +6,26 @@ export interface Actor {
   readonly name: string;
 }
 
-/** The book of every write. */
-@Injectable()
-export class Audit {
-  constructor(@Inject(DB) private readonly db: Db) {}
-
-  /** Notes a write, inside its transaction when one is given. */
-  async note(
-    actor: Actor,
-    action: string,
-    entity: string,
-    id: string | number,
-    detail: unknown = {},
-    trx: Db = this.db,
-  ): Promise<void> {
-    await trx('audit').insert({
-      user_id: actor.id,
-      actor: actor.name,
-      action,
-      entity,
-      entity_id: String(id),
-      detail: JSON.stringify(detail),
-    });
-  }
+/** What was done to what: an entry of the book of every write. */
+export interface Deed {
+  readonly action: string;
+  readonly entity: string;
+  readonly id: string | number;
+  readonly detail?: unknown;
 }
+
+/** Longest detail that is written down, characters; a longer one is kept by its size alone. */
+const MOST_DETAIL = 60_000;
+
+/** Writes a deed into the book, in the transaction that does it: neither is ever there without the other. */
+export const noteDeed = async (trx: Db, actor: Actor, deed: Deed): Promise<void> => {
+  const detail = JSON.stringify(deed.detail ?? {});
+  await trx('audit').insert({
+    user_id: actor.id,
+    actor: actor.name,
+    action: deed.action,
+    entity: deed.entity,
+    entity_id: String(deed.id),
+    detail: detail.length > MOST_DETAIL ? JSON.stringify({ characters: detail.length }) : detail,
+  });
+};

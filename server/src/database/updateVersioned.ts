@@ -1,5 +1,21 @@
 import { ConflictException, NotFoundException } from '@nestjs/common';
 import type { Db } from './connect.ts';
+import { camelRow } from './camelRow.ts';
+
+/** What a stale write is answered with: both versions, and the record as it is now. */
+export const staleOf = (
+  version: number,
+  current: Readonly<Record<string, unknown>> & { readonly version: number } | object,
+): ConflictException => {
+  const now = current as Readonly<Record<string, unknown>>;
+  return new ConflictException({
+    code: 'stale',
+    message: 'Somebody changed this while you had it open. Look at the newer version, then make your change again.',
+    yours: version,
+    theirs: now.version as number,
+    current: camelRow(now),
+  });
+};
 
 /**
  * Changes a row only if it still has the version that the caller saw, and counts the version up.
@@ -10,19 +26,14 @@ export const updateVersioned = async (
   table: string,
   id: number | string,
   version: number,
-  change: Record<string, unknown>,
+  change: Readonly<Record<string, unknown>>,
 ): Promise<number> => {
   const changed = await db(table)
     .where({ id, version })
     .update({ ...change, version: version + 1 });
   if (changed === 1) return version + 1;
-  const current = await db(table).where({ id }).first();
+  // A locking read sees what the other writer has committed meanwhile.
+  const current = await db(table).where({ id }).forUpdate().first();
   if (!current) throw new NotFoundException({ code: 'gone', message: 'This record is not there any more.' });
-  throw new ConflictException({
-    code: 'stale',
-    message: 'Somebody changed this while you had it open. Look at the newer version, then make your change again.',
-    yours: version,
-    theirs: current.version as number,
-    current,
-  });
+  throw staleOf(version, current as object);
 };

@@ -1,11 +1,12 @@
 import { readFileSync } from 'node:fs';
 import { create } from 'fontkit';
+import type { Font } from 'fontkit';
 import { FAMILIES, parseSpec } from '@rubbet/core/model';
 import { computeOrder } from '@rubbet/core/order';
 import { plainMarks, PRINT_FONTS, printable } from './print.ts';
 import { siteSheetContent } from './siteSheetPdf.ts';
 import { workOrderContent } from './workOrderPdf.ts';
-import type { OrderDetail } from '../orders/orders.types.ts';
+import type { Order } from '../orders/orders.answers.ts';
 
 describe('printable', () => {
   it.each([
@@ -24,7 +25,7 @@ const texts = (node: unknown): string[] => {
 };
 
 describe('the print fonts', () => {
-  const fonts = PRINT_FONTS.map((file) => create(readFileSync(file)));
+  const fonts = PRINT_FONTS.map((file) => create(readFileSync(file)) as Font);
   it.each(FAMILIES.map((f) => f.key))('have every sign of the papers of a %s', (family) => {
     const spec = parseSpec({ family });
     const computed = computeOrder({ spec, miles: 12 }, undefined, 'quick');
@@ -38,7 +39,7 @@ describe('the print fonts', () => {
       survey: null,
       delivery: null,
       visited: [],
-    } as unknown as OrderDetail;
+    } as unknown as Order;
     const words = [...workOrderContent(order, computed), ...siteSheetContent(order, computed)];
     const signs = new Set(texts(plainMarks(words)).join(''));
     for (const font of fonts)

@@ -2,13 +2,13 @@ import type { Content } from 'pdfmake/interfaces.js';
 import { drawBuild, drawPads } from '@rubbet/core/draw';
 import { writeSvg } from '@rubbet/core/formats';
 import { printLength, printWeight } from '@rubbet/core/measure';
-import type { OrderComputation } from '@rubbet/core/order';
-import type { OrderDetail } from '../orders/orders.types.ts';
+import type { Order } from '../orders/orders.answers.ts';
+import type { MadeFrom } from './documents.service.ts';
 import { visitItems } from '../visit/visitItems.ts';
 import { heading, KEEL, printPdf, SOFT, table, TAPE } from './print.ts';
 
 /** What the customer's site and delivery sheet says: what to prepare, pad heights, what happens that day, how to start. */
-export const siteSheetContent = (order: OrderDetail, c: OrderComputation): Content[] => {
+export const siteSheetContent = (order: Order, c: MadeFrom): Content[] => {
   const { size, weight } = c.summary;
   const pads = order.survey?.pads;
   const content: Content[] = [
@@ -103,5 +103,5 @@ export const siteSheetContent = (order: OrderDetail, c: OrderComputation): Conte
 };
 
 /** The site and delivery sheet as a PDF. */
-export const siteSheetPdf = (order: OrderDetail, c: OrderComputation): Promise<Buffer> =>
+export const siteSheetPdf = (order: Order, c: MadeFrom): Promise<Buffer> =>
   printPdf(`Site sheet ${order.id}`, `Order ${order.id} · ${order.title}`, siteSheetContent(order, c));

@@ -3,16 +3,16 @@ import { groupParts, partsOf } from '@rubbet/core/unit';
 import { drawBuild } from '@rubbet/core/draw';
 import { describeCuts, writeSvg } from '@rubbet/core/formats';
 import { printLength, printMinutes, printWeight } from '@rubbet/core/measure';
-import type { OrderComputation } from '@rubbet/core/order';
 import { findItem } from '@rubbet/core/stock';
-import type { OrderDetail } from '../orders/orders.types.ts';
+import type { Order } from '../orders/orders.answers.ts';
+import type { MadeFrom } from './documents.service.ts';
 import { CHALK, heading, KEEL, printPdf, SOFT, table, TAPE } from './print.ts';
 import { stickBar, tapeSvg } from './pictures.ts';
 
 const big = (text: string, size = 12): Content => ({ text, font: 'Archivo', bold: true, fontSize: size });
 
 /** What the work order on paper says: cover, stick bars, panels with tape marks, cut tickets, steps with checks and cautions. */
-export const workOrderContent = (order: OrderDetail, c: OrderComputation): Content[] => {
+export const workOrderContent = (order: Order, c: MadeFrom): Content[] => {
   const { build, takeoff, steps } = c;
   const content: Content[] = [
     { canvas: [{ type: 'rect', x: 0, y: 0, w: 523, h: 10, color: TAPE }] },
@@ -114,5 +114,5 @@ export const workOrderContent = (order: OrderDetail, c: OrderComputation): Conte
 };
 
 /** The work order as a PDF. */
-export const workOrderPdf = (order: OrderDetail, c: OrderComputation): Promise<Buffer> =>
+export const workOrderPdf = (order: Order, c: MadeFrom): Promise<Buffer> =>
   printPdf(`Work order ${order.id}`, `Work order ${order.id} · ${order.title}`, workOrderContent(order, c));

@@ -1,21 +1,5 @@
-import { Controller, Get, Inject, Module } from '@nestjs/common';
-import { ApiTags } from '@nestjs/swagger';
-import { DB } from '../database/connect.ts';
-import type { Db } from '../database/connect.ts';
-import { Roles } from '../common/roles.ts';
-
-@ApiTags('health')
-@Controller('health')
-export class HealthController {
-  constructor(@Inject(DB) private readonly db: Db) {}
-
-  @Get()
-  @Roles('anyone')
-  async health() {
-    await this.db.raw('SELECT 1');
-    return { ok: true };
-  }
-}
+import { Module } from '@nestjs/common';
+import { HealthController } from './health.controller.ts';
 
 @Module({ controllers: [HealthController] })
 export class HealthModule {}

@@ -1,74 +1,64 @@
 import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
-import { IsInt, IsObject, IsOptional, IsString, MaxLength, Min, MinLength } from 'class-validator';
+import { IsObject } from 'class-validator';
+import { Optional, Text, Version } from '../common/inputs.ts';
+
+const object = { type: 'object', additionalProperties: true } as const;
 
 export class ModelDto {
   @ApiProperty()
-  @IsString()
-  @MinLength(2, { message: 'the name needs at least two letters' })
-  @MaxLength(80)
+  @Text('the name', 2, 80)
   name!: string;
 
   @ApiPropertyOptional()
-  @IsOptional()
-  @IsString()
-  @MaxLength(240)
+  @Optional()
+  @Text('the purpose', 0, 240)
   purpose?: string;
 
-  @ApiProperty()
+  @ApiProperty(object)
   @IsObject()
   spec!: Record<string, unknown>;
 
   @ApiPropertyOptional()
-  @IsOptional()
-  @IsString()
-  @MaxLength(240)
+  @Optional()
+  @Text('the note', 0, 240)
   note?: string;
 }
 
 export class ModelChangeDto {
-  @ApiProperty()
-  @IsInt()
-  @Min(1)
+  @Version()
   version!: number;
 
   @ApiPropertyOptional()
-  @IsOptional()
-  @IsString()
-  @MinLength(2, { message: 'the name needs at least two letters' })
-  @MaxLength(80)
+  @Optional()
+  @Text('the name', 2, 80)
   name?: string;
 
   @ApiPropertyOptional()
-  @IsOptional()
-  @IsString()
-  @MaxLength(240)
+  @Optional()
+  @Text('the purpose', 0, 240)
   purpose?: string;
 
-  @ApiPropertyOptional({ description: 'Least and most of each parameter that a seller may change.' })
-  @IsOptional()
+  @ApiPropertyOptional({ description: 'Least and most of each parameter that a seller may change.', ...object })
+  @Optional()
   @IsObject()
   ranges?: Record<string, unknown>;
 }
 
 export class ModelRevisionDto {
-  @ApiProperty()
-  @IsInt()
-  @Min(1)
+  @Version()
   version!: number;
 
-  @ApiProperty()
+  @ApiProperty(object)
   @IsObject()
   spec!: Record<string, unknown>;
 
   @ApiProperty()
-  @IsString()
-  @MinLength(2, { message: 'say in a few words what changed' })
-  @MaxLength(240)
+  @Text('the note of what changed', 2, 240)
   note!: string;
 }
 
 export class ModelFileDto {
-  @ApiProperty({ description: 'A model file as it was read.' })
+  @ApiProperty({ description: 'A model file as it was read.', ...object })
   @IsObject({ message: 'the file is not a model file: it should be a JSON object' })
   file!: Record<string, unknown>;
 }

@@ -2,40 +2,17 @@ import { ConflictException, Inject, Injectable, NotFoundException } from '@nestj
 import { parseModelFile, readRanges, writeModelFile } from '@rubbet/core/formats';
 import type { ModelFile, SellerRanges } from '@rubbet/core/formats';
 import { parseSpec } from '@rubbet/core/model';
-import type { Spec } from '@rubbet/core/model';
 import { computeOrder } from '@rubbet/core/order';
 import type { OrderSummary } from '@rubbet/core/order';
-import { Audit } from '../database/audit.ts';
+import { noteDeed } from '../database/audit.ts';
 import { DB, readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import { updateVersioned } from '../database/updateVersioned.ts';
-import type { User } from '../auth/sessions.ts';
-import { Settings } from '../settings/settings.module.ts';
+import { transact } from '../database/transact.ts';
+import type { User } from '../auth/auth.answers.ts';
+import { Settings } from '../settings/settings.service.ts';
+import type { Model, ModelDetail } from './models.answers.ts';
 import type { ModelChangeDto, ModelDto, ModelRevisionDto } from './models.dto.ts';
-
-/** One revision of a model. */
-export interface ModelRevision {
-  readonly number: number;
-  readonly note: string;
-  readonly madeBy: string;
-  readonly madeAt: string;
-  readonly spec: Spec;
-  readonly summary: OrderSummary;
-}
-
-/** A standard model with its newest revision. */
-export interface ModelDetail {
-  readonly id: number;
-  readonly name: string;
-  readonly family: string;
-  readonly purpose: string;
-  readonly version: number;
-  readonly revision: number;
-  readonly note: string;
-  readonly ranges: SellerRanges;
-  readonly spec: Spec;
-  readonly summary: OrderSummary;
-}
 
 interface ModelRow {
   readonly id: number;
@@ -55,7 +32,7 @@ interface RevisionRow {
   readonly summary: unknown;
 }
 
-const detail = (m: ModelRow, newest: RevisionRow): ModelDetail => ({
+const detail = (m: ModelRow, newest: RevisionRow): Model => ({
   id: m.id,
   name: m.name,
   family: m.family,
@@ -73,11 +50,10 @@ const detail = (m: ModelRow, newest: RevisionRow): ModelDetail => ({
 export class ModelsService {
   constructor(
     @Inject(DB) private readonly db: Db,
-    @Inject(Audit) private readonly audit: Audit,
     @Inject(Settings) private readonly settings: Settings,
   ) {}
 
-  async list(): Promise<ModelDetail[]> {
+  async list(): Promise<Model[]> {
     const models = (await this.db('models').orderBy('name')) as ModelRow[];
     const revisions = (await this.db('model_revisions').orderBy('number')) as RevisionRow[];
     const newest = new Map(revisions.map((r) => [r.model_id, r]));
@@ -87,9 +63,9 @@ export class ModelsService {
     });
   }
 
-  async find(id: number): Promise<ModelDetail & { readonly revisions: readonly ModelRevision[] }> {
-    const m = (await this.db('models').where({ id }).first()) as ModelRow | undefined;
-    const rows = (await this.db('model_revisions').where({ model_id: id }).orderBy('number')) as RevisionRow[];
+  async find(id: number, db: Db = this.db): Promise<ModelDetail> {
+    const m = (await db('models').where({ id }).first()) as ModelRow | undefined;
+    const rows = (await db('model_revisions').where({ model_id: id }).orderBy('number')) as RevisionRow[];
     const newest = rows.at(-1);
     if (!m || !newest) throw new NotFoundException({ code: 'not-found', message: 'There is no such model.' });
     return {
@@ -109,25 +85,24 @@ export class ModelsService {
     const spec = parseSpec(body.spec);
     await this.freeName(body.name);
     const { summary } = computeOrder({ spec }, await this.settings.rules());
-    const id = await this.db.transaction(async (trx) => {
-      const [made] = await trx('models').insert({
+    return transact(this.db, async (trx) => {
+      const [id] = (await trx('models').insert({
         name: body.name,
         family: spec.family,
         purpose: body.purpose ?? '',
         ranges: JSON.stringify(ranges),
-      });
+      })) as [number];
       await trx('model_revisions').insert({
-        model_id: made,
+        model_id: id,
         number: 1,
         spec: JSON.stringify(spec),
         summary: JSON.stringify(summary),
         note: body.note ?? 'first',
         made_by: me.name,
       });
-      await this.audit.note(me, 'create', 'model', made as number, body, trx as unknown as Db);
-      return made as number;
+      await noteDeed(trx, me, { action: 'create', entity: 'model', id, detail: body });
+      return this.find(id, trx);
     });
-    return this.find(id);
   }
 
   /** Changes a model's name, purpose, or what a seller may change of it. */
@@ -135,15 +110,15 @@ export class ModelsService {
     const model = await this.find(id);
     if (body.name !== undefined && body.name !== model.name) await this.freeName(body.name);
     const ranges = body.ranges === undefined ? undefined : readRanges(model.family, body.ranges);
-    await this.db.transaction(async (trx) => {
+    return transact(this.db, async (trx) => {
       await updateVersioned(trx, 'models', id, body.version, {
         ...(body.name === undefined ? {} : { name: body.name }),
         ...(body.purpose === undefined ? {} : { purpose: body.purpose }),
         ...(ranges === undefined ? {} : { ranges: JSON.stringify(ranges) }),
       });
-      await this.audit.note(me, 'change', 'model', id, body, trx as unknown as Db);
+      await noteDeed(trx, me, { action: 'change', entity: 'model', id, detail: body });
+      return this.find(id, trx);
     });
-    return this.find(id);
   }
 
   /** Saves a spec as the next revision. Orders keep the revision that they were made from. */
@@ -156,19 +131,21 @@ export class ModelsService {
         message: `${model.name} is a ${model.family}, this is a ${spec.family}: save it as a model of its own.`,
       });
     const { summary } = computeOrder({ spec }, await this.settings.rules());
-    await this.db.transaction(async (trx) => {
+    return transact(this.db, async (trx) => {
       await updateVersioned(trx, 'models', id, body.version, {});
+      const last = await trx('model_revisions').where({ model_id: id }).max<{ n: number | null }[]>({ n: 'number' });
+      const number = (last[0]?.n ?? 0) + 1;
       await trx('model_revisions').insert({
         model_id: id,
-        number: model.revision + 1,
+        number,
         spec: JSON.stringify(spec),
         summary: JSON.stringify(summary),
         note: body.note,
         made_by: me.name,
       });
-      await this.audit.note(me, 'revise', 'model', id, { number: model.revision + 1, spec }, trx as unknown as Db);
+      await noteDeed(trx, me, { action: 'revise', entity: 'model', id, detail: { number, spec } });
+      return this.find(id, trx);
     });
-    return this.find(id);
   }
 
   async file(id: number): Promise<ModelFile> {

@@ -1,34 +1,18 @@
 import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
-import {
-  IsBoolean,
-  IsIn,
-  IsInt,
-  IsISO8601,
-  IsObject,
-  IsOptional,
-  IsString,
-  Max,
-  MaxLength,
-  Min,
-  MinLength,
-  ValidateNested,
-} from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsObject, Max, Min, ValidateNested } from 'class-validator';
 import { STATIONS } from '@rubbet/core/order';
-import type { StationKey } from '@rubbet/core/order';
+import type { OrderPlace, Undone } from '@rubbet/core/order';
+import { Agreed, Id, IsDay, Optional, Text, Version, Whole } from '../common/inputs.ts';
 
 export class FlockDto {
   @IsIn(['layers', 'meat'])
   kind!: 'layers' | 'meat';
 
-  @IsInt({ message: 'birds now must be a whole number' })
-  @Min(1, { message: 'birds now must be 1 or more' })
-  @Max(500, { message: 'birds now must be 500 or fewer' })
+  @Whole('birds now', 1, 500)
   now!: number;
 
-  @IsInt({ message: 'birds in two years must be a whole number' })
-  @Min(1, { message: 'birds in two years must be 1 or more' })
-  @Max(500, { message: 'birds in two years must be 500 or fewer' })
+  @Whole('birds in two years', 1, 500)
   later!: number;
 
   @IsIn(['standard', 'large', 'bantam'])
@@ -43,126 +27,151 @@ export class FlockDto {
   @IsIn(['daily', 'yearly', 'never'])
   moves!: 'daily' | 'yearly' | 'never';
 
-  @IsOptional()
+  @Optional()
   @IsIn(['mild', 'hard'])
   winters?: 'mild' | 'hard';
 }
 
 export class NewOrderDto {
   @ApiProperty()
-  @IsInt({ message: 'choose a customer' })
+  @Id('choose a customer')
   customerId!: number;
 
   @ApiPropertyOptional()
-  @IsOptional()
-  @IsInt()
+  @Optional()
+  @Id('the model is not one of the list')
   modelId?: number;
 
   @ApiProperty()
-  @IsString()
-  @MinLength(2, { message: 'the title needs at least two letters' })
-  @MaxLength(120)
+  @Text('the title', 2, 120)
   title!: string;
 
   @ApiProperty({ example: '2026-05-04' })
-  @IsISO8601({ strict: true }, { message: 'the wanted day must be a date like 2026-05-04' })
+  @IsDay('the wanted day')
   wantedBy!: string;
 
   @ApiPropertyOptional()
-  @IsOptional()
-  @IsInt()
-  @Min(1, { message: 'the number of units must be 1 or more' })
-  @Max(50, { message: 'the number of units must be 50 or fewer' })
+  @Optional()
+  @Whole('the number of units', 1, 50)
   quantity?: number;
 }
 
 export class OrderChangeDto {
-  @ApiProperty()
-  @IsInt()
+  @Version()
   version!: number;
 
   @ApiPropertyOptional()
-  @IsOptional()
-  @IsString()
-  @MinLength(2, { message: 'the title needs at least two letters' })
-  @MaxLength(120)
+  @Optional()
+  @Text('the title', 2, 120)
   title?: string;
 
-  @ApiPropertyOptional()
-  @IsOptional()
-  @IsISO8601({ strict: true }, { message: 'the wanted day must be a date like 2026-05-04' })
+  @ApiPropertyOptional({ example: '2026-05-04' })
+  @Optional()
+  @IsDay('the wanted day')
   wantedBy?: string;
 
   @ApiPropertyOptional()
-  @IsOptional()
-  @IsInt()
-  @Min(1, { message: 'the number of units must be 1 or more' })
-  @Max(50, { message: 'the number of units must be 50 or fewer' })
+  @Optional()
+  @Whole('the number of units', 1, 50)
   quantity?: number;
 
   @ApiPropertyOptional()
-  @IsOptional()
-  @IsString()
-  @MaxLength(4000)
+  @Optional()
+  @Id('choose a customer')
+  customerId?: number;
+
+  @ApiPropertyOptional()
+  @Optional()
+  @Text('the notes', 0, 4000)
   notes?: string;
 
   @ApiPropertyOptional()
-  @IsOptional()
+  @Optional()
+  @IsObject({ message: 'the flock must be an object' })
   @ValidateNested()
   @Type(() => FlockDto)
   flock?: FlockDto;
+
+  @Agreed()
+  undo?: Undone[];
 }
 
 export class RevisionDto {
-  @ApiProperty({ description: 'Version of the order that the change was made on.' })
-  @IsInt()
+  @Version()
   version!: number;
 
-  @ApiProperty()
+  @ApiProperty({ type: 'object', additionalProperties: true })
   @IsObject()
   spec!: Record<string, unknown>;
 
   @ApiPropertyOptional()
-  @IsOptional()
-  @IsString()
-  @MaxLength(240)
+  @Optional()
+  @Text('the note', 0, 240)
   note?: string;
+
+  @Agreed()
+  undo?: Undone[];
 }
 
 export class SurveyDto {
-  @ApiProperty({ description: 'Version of the survey, 0 for the first.' })
-  @IsInt()
-  @Min(0)
+  @Version()
   version!: number;
 
-  @ApiProperty()
+  @ApiProperty({ type: 'object', additionalProperties: true })
   @IsObject()
   survey!: Record<string, unknown>;
 }
 
 export class VersionDto {
-  @ApiProperty()
-  @IsInt()
+  @Version()
   version!: number;
 }
 
+/** An act that is done for a reason, and may take something away. */
+export class ReasonDto {
+  @Version()
+  version!: number;
+
+  @ApiProperty()
+  @Text('the reason', 2, 240)
+  why!: string;
+
+  @Agreed()
+  undo?: Undone[];
+}
+
+export class CopyDto {
+  @ApiProperty({ example: '2026-05-04' })
+  @IsDay('the wanted day')
+  wantedBy!: string;
+
+  @ApiPropertyOptional()
+  @Optional()
+  @Text('the title', 2, 120)
+  title?: string;
+}
+
 export class OrderQueryDto {
-  @IsOptional()
-  @IsString()
-  @MaxLength(80)
+  @ApiPropertyOptional()
+  @Optional()
+  @Text('what is searched for', 0, 80)
   search?: string;
 
-  @IsOptional()
-  @IsIn([...STATIONS, 'done'])
-  station?: StationKey | 'done';
+  @ApiPropertyOptional({ enum: [...STATIONS, 'done', 'held', 'cancelled'] })
+  @Optional()
+  @IsIn([...STATIONS, 'done', 'held', 'cancelled'])
+  station?: OrderPlace;
 
-  @IsOptional()
+  @ApiPropertyOptional()
+  @Optional()
   @Type(() => Number)
   @IsInt()
   @Min(0)
+  @Max(10_000_000)
   offset?: number;
 
-  @IsOptional()
+  @ApiPropertyOptional()
+  @Optional()
   @Type(() => Number)
   @IsInt()
   @Min(1)

@@ -1,12 +1,12 @@
-import type { OrderDetail } from '../orders/orders.types.ts';
+import type { Order } from '../orders/orders.answers.ts';
 import { VISIT_ITEMS, visitItems } from './visitItems.ts';
 
-const order = (family: string, size: [number, number, number], fall = 0, visited: string[] = []): OrderDetail =>
+const order = (family: string, size: [number, number, number], fall = 0, visited: string[] = []): Order =>
   ({
     revision: { spec: { family, schema: 1, params: {} }, summary: { size } },
     survey: fall > 0 ? { pads: { fall }, survey: {} } : null,
     visited,
-  }) as unknown as OrderDetail;
+  }) as unknown as Order;
 
 describe('what a customer prepares', () => {
   it('is one text for each thing, in order', () => {
@@ -21,13 +21,13 @@ describe('what a customer prepares', () => {
       visitItems({
         ...order('low-pen', [96.5, 62.2, 28]),
         survey: { pads: { fall: 0 }, survey: { gate } },
-      } as unknown as OrderDetail).find((i) => i.key === 'gate')?.text;
+      } as unknown as Order).find((i) => i.key === 'gate')?.text;
     expect(at(72)).toMatch(/measured 72″ .* of 63″ passes/);
     // A hand on each side is wanted: 64.2 in.
     expect(at(64)).toMatch(/measured 64″ .* is 63″ wide: we will ask/);
   });
   it('speaks of blocks only where the ground falls and something stays', () => {
-    const ground = (o: OrderDetail) => visitItems(o).find((i) => i.key === 'ground')?.text ?? '';
+    const ground = (o: Order) => visitItems(o).find((i) => i.key === 'ground')?.text ?? '';
     expect(ground(order('raised-lean-to', [72, 48, 90], 16.25))).toMatch(/fall of 17″/);
     expect(ground(order('raised-lean-to', [72, 48, 90]))).toMatch(/turf a foot beyond/);
     expect(ground(order('low-pen', [96, 72, 28], 9))).toMatch(/Mow it short/);

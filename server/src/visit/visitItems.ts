@@ -1,21 +1,14 @@
 import { findFamily } from '@rubbet/core/model';
-import type { OrderDetail } from '../orders/orders.types.ts';
+import type { Order } from '../orders/orders.answers.ts';
+import type { VisitItem } from './visit.answers.ts';
 
 /** Keys of what a customer prepares and confirms. */
 export const VISIT_ITEMS = ['ground', 'gate', 'turning', 'services', 'permits', 'litter', 'birds', 'home'] as const;
 
-/** One thing to prepare, with what it means for this order. */
-export interface VisitItem {
-  readonly key: string;
-  readonly title: string;
-  readonly text: string;
-  readonly done: boolean;
-}
-
 const inches = (n: number): string => `${Math.ceil(n)}″`;
 
 /** What a customer prepares for this order, in their words, with this unit's own sizes. */
-export const visitItems = (order: OrderDetail): VisitItem[] => {
+export const visitItems = (order: Order): VisitItem[] => {
   const size = order.revision?.summary.size;
   const wide = size ? Math.min(size[0], size[1]) : undefined;
   const movable = findFamily(order.revision?.spec.family ?? '')?.movable ?? false;

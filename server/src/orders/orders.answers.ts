@@ -1,15 +1,18 @@
+import type { Finding } from '@rubbet/core/check';
 import type { Flock } from '@rubbet/core/flock';
 import type { Spec } from '@rubbet/core/model';
-import type { OrderSummary } from '@rubbet/core/order';
+import type { OrderPlace, OrderSummary } from '@rubbet/core/order';
 import type { Price } from '@rubbet/core/price';
 import type { PadPlan, Survey } from '@rubbet/core/site';
+import type { TakeoffLine } from '@rubbet/core/takeoff';
+import type { Customer } from '../customers/customers.answers.ts';
 
 /** A line of the order list. */
 export interface OrderRow {
   readonly id: number;
   readonly title: string;
   readonly customer: string;
-  readonly station: string;
+  readonly station: OrderPlace;
   readonly quantity: number;
   readonly wantedBy: string;
   readonly family: string | null;
@@ -17,25 +20,39 @@ export interface OrderRow {
   readonly version: number;
 }
 
+/** A page of the order list; `stations` counts what the search finds at each place. */
+export interface OrderList {
+  readonly total: number;
+  readonly rows: readonly OrderRow[];
+  readonly stations: Readonly<Record<string, number>>;
+}
+
+/** Something that was put on an order with a reason. */
+export interface Reasoned {
+  readonly at: string;
+  readonly why: string;
+}
+
+/** A revision of an order's spec, without the spec. */
+export interface RevisionLine {
+  readonly id: number;
+  readonly number: number;
+  readonly note: string;
+  readonly madeBy: string;
+  readonly createdAt: string;
+}
+
 /** One order whole, as its page shows it. */
-export interface OrderDetail {
+export interface Order {
   readonly id: number;
   readonly version: number;
   readonly title: string;
   readonly quantity: number;
   readonly wantedBy: string;
-  readonly station: string;
+  readonly station: OrderPlace;
   readonly notes: string;
   readonly token: string;
-  readonly customer: {
-    readonly id: number;
-    readonly name: string;
-    readonly phone: string;
-    readonly email: string;
-    readonly address: string;
-    readonly miles: number;
-    readonly version: number;
-  };
+  readonly customer: Customer;
   readonly flock: Flock | null;
   readonly model: { readonly id: number; readonly name: string; readonly spec: Spec } | null;
   readonly revision: {
@@ -46,21 +63,18 @@ export interface OrderDetail {
     readonly madeBy: string;
     readonly summary: OrderSummary;
   } | null;
-  readonly revisions: readonly {
-    readonly id: number;
-    readonly number: number;
-    readonly note: string;
-    readonly madeBy: string;
-    readonly createdAt: string;
-  }[];
+  readonly revisions: readonly RevisionLine[];
   readonly accepted: { readonly revisionId: number; readonly price: Price; readonly at: string } | null;
   readonly survey: { readonly version: number; readonly survey: Survey; readonly pads: PadPlan } | null;
+  /** `touched`: something on it was cut, measured, spoiled, ticked or timed. */
   readonly workOrder: {
     readonly doneAt: string | null;
+    readonly touched: boolean;
     readonly parts: number;
     readonly partsCut: number;
     readonly steps: number;
     readonly stepsDone: number;
+    readonly minutes: number;
   } | null;
   readonly scheduledAt: string | null;
   readonly delivery: {
@@ -72,5 +86,15 @@ export interface OrderDetail {
   } | null;
   readonly deliveredAt: string | null;
   readonly handedOverAt: string | null;
+  readonly held: Reasoned | null;
+  readonly cancelled: Reasoned | null;
   readonly visited: readonly string[];
+}
+
+/** A price taken apart, what to buy, and what is judged wrong. */
+export interface PriceSheet {
+  readonly price: Price;
+  readonly lines: readonly TakeoffLine[];
+  readonly summary: OrderSummary;
+  readonly findings: readonly Finding[];
 }

@@ -3,14 +3,7 @@ import { HttpException, Inject, Injectable, UnauthorizedException } from '@nestj
 import { hash, verify } from '@node-rs/argon2';
 import { DB } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
-import type { Role } from '../common/roles.ts';
-
-export interface User {
-  readonly id: number;
-  readonly name: string;
-  readonly login: string;
-  readonly role: Role;
-}
+import type { User } from './auth.answers.ts';
 
 const HOURS = 12;
 const MOST_ATTEMPTS = 8;

@@ -1,0 +1,243 @@
+import { BadRequestException, ConflictException, Inject, Injectable, NotFoundException } from '@nestjs/common';
+import { printLength } from '@rubbet/core/measure';
+import { makeWorkPlan } from '@rubbet/core/order';
+import type { WorkPlan } from '@rubbet/core/order';
+import type { StickPlan } from '@rubbet/core/cut';
+import { findDoneFollower, findDoneOperations, findOpenNeed, isBenchDone } from '@rubbet/core/steps';
+import type { StepStates } from '@rubbet/core/steps';
+import { replanSticks } from '@rubbet/core/takeoff';
+import type { User } from '../auth/auth.answers.ts';
+import { noteDeed } from '../database/audit.ts';
+import { DB, readJson } from '../database/connect.ts';
+import type { Db } from '../database/connect.ts';
+import { transact } from '../database/transact.ts';
+import { updateVersioned } from '../database/updateVersioned.ts';
+import { freePlaces, settleStation, takeForAct } from '../orders/life.ts';
+import { Orders } from '../orders/orders.service.ts';
+import type { WorkOrder, WorkPart, WorkPlanAnswer, WorkStep } from './bench.answers.ts';
+import type { PartChangeDto, StepChangeDto } from './bench.dto.ts';
+import { findPlan, readWork } from './workPlans.ts';
+
+const readParts = async (db: Db, workId: number): Promise<WorkPart[]> =>
+  (await db('work_parts')
+    .where({ work_order_id: workId })
+    .orderBy('id')
+    .select('id', 'part_id as partId', 'mark', 'item', 'length', 'state', 'measured', 'version')) as WorkPart[];
+
+const readStates = async (db: Db, workId: number): Promise<StepStates> =>
+  new Map(
+    (
+      (await db('work_steps').where({ work_order_id: workId }).select('step_id', 'state')) as {
+        step_id: string;
+        state: 'open' | 'done';
+      }[]
+    ).map((s) => [s.step_id, s.state]),
+  );
+
+/** Work orders: the parts and steps of an accepted order, ticked off as they are done. */
+@Injectable()
+export class Bench {
+  constructor(
+    @Inject(DB) private readonly db: Db,
+    @Inject(Orders) private readonly orders: Orders,
+  ) {}
+
+  /** Makes the work order of an accepted order from its frozen revision, and keeps what it was made from. Making it again changes nothing. */
+  async make(orderId: number, me: User): Promise<WorkOrder> {
+    const order = await this.orders.find(orderId);
+    const revision = order.accepted && order.revision;
+    // Computed before the order is taken, so that nobody waits for it; which revision it was is looked at again then.
+    const computed = revision ? await this.orders.compute(order, revision.id) : undefined;
+    return transact(this.db, async (trx) => {
+      const { row } = await takeForAct(trx, orderId, 'make work order');
+      if (!(await trx('work_orders').where({ order_id: orderId }).first('id'))) {
+        if (!computed || !revision || row.accepted_revision_id !== revision.id || row.quantity !== order.quantity)
+          throw new ConflictException({
+            code: 'stale',
+            message: 'The order changed at this moment. Look at it again, then make its work order.',
+            yours: order.version,
+            theirs: row.version,
+          });
+        const plan = makeWorkPlan(computed, {
+          spec: revision.spec,
+          revision: revision.number,
+          quantity: order.quantity,
+        });
+        await this.insert(trx, orderId, revision.id, plan);
+        await settleStation(trx, orderId);
+        await noteDeed(trx, me, {
+          action: 'make work order',
+          entity: 'order',
+          id: orderId,
+          detail: { revision: revision.number, parts: plan.build.parts.length, steps: plan.steps.length },
+        });
+      }
+      return this.show(orderId, trx);
+    });
+  }
+
+  private async insert(trx: Db, orderId: number, revisionId: number, plan: WorkPlan): Promise<void> {
+    const [id] = (await trx('work_orders').insert({
+      order_id: orderId,
+      revision_id: revisionId,
+      sticks: JSON.stringify(plan.takeoff.sticks),
+      plan: JSON.stringify(plan),
+    })) as [number];
+    const inserts = async (table: string, rows: readonly Record<string, unknown>[]): Promise<void> => {
+      for (let i = 0; i < rows.length; i += 100) await trx(table).insert(rows.slice(i, i + 100));
+    };
+    await inserts(
+      'work_parts',
+      plan.build.parts.map((p) => ({
+        work_order_id: id,
+        part_id: p.id,
+        mark: p.mark,
+        item: p.item,
+        length: p.length,
+      })),
+    );
+    await inserts(
+      'work_steps',
+      plan.steps.map((s, seq) => ({ work_order_id: id, step_id: s.id, seq })),
+    );
+  }
+
+  async show(orderId: number, db: Db = this.db): Promise<WorkOrder> {
+    const work = await readWork(db, orderId);
+    const order = await db('orders')
+      .join('customers', 'customers.id', 'orders.customer_id')
+      .where('orders.id', orderId)
+      .first(
+        'orders.id',
+        'orders.title',
+        'customers.name as customer',
+        'orders.quantity',
+        'orders.wanted_by as wantedBy',
+        'orders.flock',
+        'orders.held_at',
+        'orders.held_why',
+      );
+    const { held_at, held_why, flock, ...rest } = order as Record<string, unknown>;
+    return {
+      order: {
+        ...(rest as unknown as WorkOrder['order']),
+        flock: flock ? readJson(flock) : null,
+        held: held_at === null ? null : String(held_why),
+      },
+      planId: work.id,
+      sticks: readJson<StickPlan>(work.sticks),
+      doneAt: work.done_at,
+      parts: await readParts(db, work.id),
+      steps: (await db('work_steps')
+        .where({ work_order_id: work.id })
+        .orderBy('seq')
+        .select('id', 'step_id as stepId', 'state', 'minutes', 'done_by as doneBy', 'version')) as WorkStep[],
+    };
+  }
+
+  async plan(orderId: number): Promise<WorkPlanAnswer> {
+    await readWork(this.db, orderId);
+    const { revision, build, steps } = (await findPlan(this.db, orderId)) as WorkPlan;
+    return { revision, build, steps };
+  }
+
+  /** Ticks a cut, or takes a measured length; what is not cut yet is planned again around it. */
+  changePart(orderId: number, partId: number, body: PartChangeDto, me: User): Promise<WorkOrder> {
+    return transact(this.db, async (trx) => {
+      await takeForAct(trx, orderId, 'work');
+      const work = await readWork(trx, orderId);
+      const part = (await trx('work_parts').where({ id: partId, work_order_id: work.id }).first()) as
+        WorkPart | undefined;
+      if (!part) throw new NotFoundException({ code: 'not-found', message: 'This part is not in the work order.' });
+      const { version, ...change } = body;
+      if (change.state === undefined && change.measured === undefined)
+        throw new BadRequestException({ code: 'invalid', message: 'Say what is new: cut, spoiled, or its length.' });
+      if (change.measured !== undefined && Math.abs(change.measured - part.length) > Math.max(2, part.length * 0.1))
+        throw new BadRequestException({
+          code: 'far-off',
+          message: `${part.mark} should be about ${printLength(part.length)}; ${printLength(change.measured)} is too far off. Measure again, or tell the office.`,
+        });
+      const fields = Object.fromEntries(Object.entries(change).filter(([, v]) => v !== undefined));
+      await updateVersioned(trx, 'work_parts', partId, version, fields);
+      if (change.measured !== undefined || change.state === 'spoiled') {
+        const sticks = replanSticks(readJson<StickPlan>(work.sticks), await readParts(trx, work.id));
+        await trx('work_orders')
+          .where({ id: work.id })
+          .update({ sticks: JSON.stringify(sticks) });
+      }
+      const what = change.measured === undefined ? `mark ${change.state ?? ''}` : 'measure';
+      await trx('work_log').insert({
+        work_order_id: work.id,
+        entry: `part ${part.mark}`,
+        what,
+        by: me.name,
+      });
+      await settleStation(trx, orderId);
+      await noteDeed(trx, me, { action: what, entity: 'part', id: partId, detail: { mark: part.mark, ...fields } });
+      return this.show(orderId, trx);
+    });
+  }
+
+  changeStep(orderId: number, stepId: number, body: StepChangeDto, me: User): Promise<WorkOrder> {
+    return transact(this.db, async (trx) => {
+      await takeForAct(trx, orderId, 'work');
+      const work = await readWork(trx, orderId);
+      const row = (await trx('work_steps').where({ id: stepId, work_order_id: work.id }).first()) as
+        { step_id: string; minutes: number | null } | undefined;
+      if (!row) throw new NotFoundException({ code: 'not-found', message: 'This step is not in the work order.' });
+      const { steps } = (await findPlan(trx, orderId)) as WorkPlan;
+      const states = await readStates(trx, work.id);
+      const refuse = (message: string): never => {
+        throw new BadRequestException({ code: 'out-of-order', message });
+      };
+      const open = body.state === 'done' ? findOpenNeed(steps, row.step_id, states) : undefined;
+      if (open) refuse(`First: ${open.title}.`);
+      const later = body.state === 'open' ? findDoneFollower(steps, row.step_id, states) : undefined;
+      if (later) refuse(`"${later.title}" is done already and needs this step: undo that one first.`);
+      // Minutes add up: undoing a step takes nothing away that was logged for it.
+      await updateVersioned(trx, 'work_steps', stepId, body.version, {
+        state: body.state,
+        minutes: body.minutes === undefined ? row.minutes : (row.minutes ?? 0) + body.minutes,
+        done_by: body.state === 'done' ? me.name : null,
+      });
+      await trx('work_log').insert({
+        work_order_id: work.id,
+        entry: row.step_id,
+        what: `step ${body.state}`,
+        minutes: body.minutes ?? 0,
+        by: me.name,
+      });
+      await this.settle(trx, orderId);
+      await noteDeed(trx, me, {
+        action: `step ${body.state}`,
+        entity: 'step',
+        id: stepId,
+        detail: { step: row.step_id, minutes: body.minutes },
+      });
+      return this.show(orderId, trx);
+    });
+  }
+
+  /** Writes what follows from the steps that are done: whether the bench is, and which blocks of the board are. */
+  async settle(trx: Db, orderId: number): Promise<void> {
+    const work = await readWork(trx, orderId);
+    const plan = (await findPlan(trx, orderId)) as WorkPlan;
+    const states = await readStates(trx, work.id);
+    const done = isBenchDone(plan.steps, states);
+    if (done !== (work.done_at !== null))
+      await trx('work_orders')
+        .where({ id: work.id })
+        .update({ done_at: done ? trx.raw('UTC_TIMESTAMP()') : null });
+    const ended = findDoneOperations(plan.operations, states);
+    for (const [isDone, keys] of [
+      [true, ended],
+      [false, plan.operations.map((o) => o.key).filter((k) => !ended.includes(k))],
+    ] as const)
+      await trx('operations')
+        .where({ order_id: orderId, done: !isDone })
+        .whereIn('op', keys)
+        .update({ done: isDone, version: trx.raw('version + 1') });
+    await freePlaces(trx, orderId);
+    await settleStation(trx, orderId);
+  }
+}

@@ -1,0 +1,47 @@
+import { Body, Controller, Get, HttpCode, Inject, Param, Post } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import type { User } from '../auth/auth.answers.ts';
+import { Answers } from '../common/answer.ts';
+import { IdPipe } from '../common/inputs.ts';
+import { EVERYONE, May, Me, Roles } from '../common/roles.ts';
+import { Heavy } from '../common/turns.ts';
+import { MoveDto, PutBackDto } from './board.dto.ts';
+import { Board } from './board.service.ts';
+
+@ApiTags('board')
+@Controller('board')
+export class BoardController {
+  constructor(@Inject(Board) private readonly board: Board) {}
+
+  @Get()
+  @Roles(...EVERYONE)
+  @Answers('BoardAnswer')
+  show() {
+    return this.board.show();
+  }
+
+  @Post('plan/:order')
+  @HttpCode(200)
+  @May('plan days')
+  @Heavy()
+  @Answers('BoardAnswer')
+  plan(@Param('order', IdPipe) order: number, @Me() me: User) {
+    return this.board.plan(order, me);
+  }
+
+  @Post('move')
+  @HttpCode(200)
+  @Roles('office')
+  @Answers('MoveAnswer')
+  move(@Body() body: MoveDto, @Me() me: User) {
+    return this.board.move(body, me);
+  }
+
+  @Post('put-back')
+  @HttpCode(200)
+  @Roles('office')
+  @Answers('BoardAnswer')
+  putBack(@Body() body: PutBackDto, @Me() me: User) {
+    return this.board.putBack(body, me);
+  }
+}

@@ -1,0 +1,37 @@
+import { applyDecorators } from '@nestjs/common';
+import { ApiResponse } from '@nestjs/swagger';
+
+/** Names of the shapes that routes answer with, each a type of answers.ts: the published document names them. */
+export type AnswerShape =
+  | 'BoardAnswer'
+  | 'Customer'
+  | 'Health'
+  | 'LoadOn'
+  | 'Me'
+  | 'ModelDetail'
+  | 'Model'
+  | 'ModelFile'
+  | 'MoveAnswer'
+  | 'Order'
+  | 'OrderList'
+  | 'PriceSheet'
+  | 'RackLine'
+  | 'RoadAnswer'
+  | 'SettingsAnswer'
+  | 'SpecAnswer'
+  | 'TodayAnswer'
+  | 'VisitAnswer'
+  | 'WorkOrder'
+  | 'WorkPlanAnswer';
+
+/** Says what a route answers with, by the name of its shape. */
+export const Answers = (shape: AnswerShape, more: { readonly list?: boolean; readonly status?: number } = {}) => {
+  const ref = { $ref: `#/components/schemas/${shape}` };
+  return applyDecorators(
+    ApiResponse({
+      status: more.status ?? 200,
+      description: shape,
+      schema: more.list ? { type: 'array', items: ref } : ref,
+    }),
+  );
+};

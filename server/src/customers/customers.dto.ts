@@ -1,0 +1,42 @@
+import { ApiProperty, ApiPropertyOptional, PartialType } from '@nestjs/swagger';
+import { IsEmail, MaxLength, ValidateIf } from 'class-validator';
+import { Optional, Text, Version, Whole } from '../common/inputs.ts';
+
+export class CustomerDto {
+  @ApiProperty()
+  @Text('the name', 2, 120)
+  name!: string;
+
+  @ApiPropertyOptional()
+  @Optional()
+  @Text('the telephone number', 0, 40)
+  phone?: string;
+
+  @ApiPropertyOptional()
+  @ValidateIf((o: CustomerDto) => o.email !== undefined && o.email !== '')
+  @IsEmail({}, { message: 'the email address is not one, write it like name@example.org' })
+  @MaxLength(120, { message: 'the email address must be at most 120 letters' })
+  email?: string;
+
+  @ApiPropertyOptional()
+  @Optional()
+  @Text('the address', 0, 240)
+  address?: string;
+
+  @ApiPropertyOptional()
+  @Optional()
+  @Whole('the distance', 0, 500, 'miles')
+  miles?: number;
+}
+
+export class CustomerChangeDto extends PartialType(CustomerDto, { skipNullProperties: false }) {
+  @Version()
+  version!: number;
+}
+
+export class CustomerQueryDto {
+  @ApiPropertyOptional()
+  @Optional()
+  @Text('what is searched for', 0, 80)
+  search?: string;
+}

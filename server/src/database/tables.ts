@@ -1,0 +1,35 @@
+import type { Knex } from 'knex';
+
+/** Every table with records, those that others refer to last: the order in which they can be emptied. */
+export const TABLES = [
+  'audit',
+  'settings',
+  'visit_items',
+  'deliveries',
+  'trailers',
+  'operations',
+  'calendar_days',
+  'members',
+  'crews',
+  'stock_ledger',
+  'stock',
+  'work_log',
+  'work_steps',
+  'work_parts',
+  'work_orders',
+  'surveys',
+  'spec_revisions',
+  'orders',
+  'model_revisions',
+  'models',
+  'customers',
+  'login_attempts',
+  'sessions',
+  'users',
+] as const;
+
+/** Names of the tables that a database has, migrations' own left out. */
+export const listTables = async (db: Knex): Promise<string[]> => {
+  const [rows] = (await db.raw('SHOW TABLES')) as unknown as [Record<string, string>[]];
+  return rows.map((r) => Object.values(r)[0] as string).filter((t) => !t.startsWith('migrations'));
+};

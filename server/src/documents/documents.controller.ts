@@ -1,0 +1,58 @@
+import { Controller, Get, Inject, NotFoundException, Param, StreamableFile } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import { drawBuild, ViewError } from '@rubbet/core/draw';
+import { writeCutList, writeSvg } from '@rubbet/core/formats';
+import { IdPipe } from '../common/inputs.ts';
+import { EVERYONE, Roles } from '../common/roles.ts';
+import { Heavy } from '../common/turns.ts';
+import { Documents } from './documents.service.ts';
+
+@ApiTags('documents')
+@Controller('orders/:id')
+export class DocumentsController {
+  constructor(@Inject(Documents) private readonly documents: Documents) {}
+
+  @Get('work-order.pdf')
+  @Roles(...EVERYONE)
+  @Heavy()
+  async workOrder(@Param('id', IdPipe) id: number): Promise<StreamableFile> {
+    return new StreamableFile(await this.documents.workOrder(id), {
+      type: 'application/pdf',
+      disposition: `inline; filename="work-order-${id}.pdf"`,
+    });
+  }
+
+  @Get('site-sheet.pdf')
+  @Roles(...EVERYONE)
+  @Heavy()
+  async siteSheet(@Param('id', IdPipe) id: number): Promise<StreamableFile> {
+    return new StreamableFile(await this.documents.siteSheet(id), {
+      type: 'application/pdf',
+      disposition: `inline; filename="site-sheet-${id}.pdf"`,
+    });
+  }
+
+  @Get('cut-list.csv')
+  @Roles(...EVERYONE)
+  @Heavy()
+  async cutList(@Param('id', IdPipe) id: number): Promise<StreamableFile> {
+    const { build } = await this.documents.madeFrom(id);
+    return new StreamableFile(Buffer.from(writeCutList(build)), {
+      type: 'text/csv; charset=utf-8',
+      disposition: `attachment; filename="cut-list-${id}.csv"`,
+    });
+  }
+
+  @Get('drawings/:view.svg')
+  @Roles(...EVERYONE)
+  @Heavy()
+  async drawing(@Param('id', IdPipe) id: number, @Param('view') view: string): Promise<StreamableFile> {
+    const { build } = await this.documents.madeFrom(id);
+    try {
+      return new StreamableFile(Buffer.from(writeSvg(drawBuild(build, view))), { type: 'image/svg+xml' });
+    } catch (error) {
+      if (error instanceof ViewError) throw new NotFoundException({ code: 'no-view', message: error.message });
+      throw error;
+    }
+  }
+}

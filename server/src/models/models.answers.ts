@@ -1,0 +1,32 @@
+import type { SellerRanges } from '@rubbet/core/formats';
+import type { Spec } from '@rubbet/core/model';
+import type { OrderSummary } from '@rubbet/core/order';
+
+/** One revision of a model. */
+export interface ModelRevision {
+  readonly number: number;
+  readonly note: string;
+  readonly madeBy: string;
+  readonly madeAt: string;
+  readonly spec: Spec;
+  readonly summary: OrderSummary;
+}
+
+/** A standard model with its newest revision; `ranges` is the least and most of what a seller may change. */
+export interface Model {
+  readonly id: number;
+  readonly name: string;
+  readonly family: string;
+  readonly purpose: string;
+  readonly version: number;
+  readonly revision: number;
+  readonly note: string;
+  readonly ranges: SellerRanges;
+  readonly spec: Spec;
+  readonly summary: OrderSummary;
+}
+
+/** A model with all its revisions. */
+export interface ModelDetail extends Model {
+  readonly revisions: readonly ModelRevision[];
+}

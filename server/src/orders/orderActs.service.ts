@@ -1,0 +1,126 @@
+import { BadRequestException, Inject, Injectable } from '@nestjs/common';
+import type { OrderAct, Undone } from '@rubbet/core/order';
+import type { User } from '../auth/auth.answers.ts';
+import { noteDeed } from '../database/audit.ts';
+import { DB } from '../database/connect.ts';
+import type { Db } from '../database/connect.ts';
+import { transact } from '../database/transact.ts';
+import { staleOf, updateVersioned } from '../database/updateVersioned.ts';
+import { freePlaces, settleStation, takeForAct, undo } from './life.ts';
+import { Orders } from './orders.service.ts';
+import type { Order } from './orders.answers.ts';
+import type { ReasonDto } from './orders.dto.ts';
+
+/** What an act is asked with: the version it was seen at, a reason where it needs one, and what may be lost. */
+interface Asked {
+  readonly version: number;
+  readonly why?: string;
+  readonly undo?: readonly Undone[] | undefined;
+}
+
+/** What moves an order through its life: accepted, held, cancelled, delivered, handed over, and back where the rules allow. */
+@Injectable()
+export class OrderActs {
+  constructor(
+    @Inject(DB) private readonly db: Db,
+    @Inject(Orders) private readonly orders: Orders,
+  ) {}
+
+  /** Does one act in one transaction: judged, undone what it undoes, written, noted. */
+  private act(
+    id: number,
+    act: OrderAct,
+    asked: Asked,
+    me: User,
+    columns: (trx: Db) => Readonly<Record<string, unknown>> | Promise<Readonly<Record<string, unknown>>>,
+    detail: Readonly<Record<string, unknown>> = {},
+  ): Promise<Order> {
+    return transact(this.db, async (trx) => {
+      const { undoes } = await takeForAct(trx, id, act, { version: asked.version, agreed: asked.undo });
+      const undone = await undo(trx, id, undoes);
+      await updateVersioned(trx, 'orders', id, asked.version, { ...undone, ...(await columns(trx)) });
+      await settleStation(trx, id);
+      await noteDeed(trx, me, {
+        action: act,
+        entity: 'order',
+        id,
+        detail: { ...detail, ...(asked.why === undefined ? {} : { why: asked.why }), undone: undoes },
+      });
+      return this.orders.find(id, trx);
+    });
+  }
+
+  /** Freezes the newest revision at its price. */
+  async accept(id: number, version: number, me: User): Promise<Order> {
+    const order = await this.orders.find(id);
+    if (order.version !== version) throw staleOf(version, { version: order.version });
+    if (!order.revision)
+      throw new BadRequestException({ code: 'no-spec', message: 'There is nothing to accept: build it first.' });
+    const { findings, price } = await this.orders.compute(order);
+    const stop = findings.find((f) => f.severity === 'stop');
+    if (stop)
+      throw new BadRequestException({
+        code: 'stopped',
+        message: `It cannot be accepted yet: ${stop.what} Mend it at the Build station.`,
+      });
+    const { id: revisionId, number } = order.revision;
+    return this.act(
+      id,
+      'accept',
+      { version },
+      me,
+      (trx) => ({
+        accepted_revision_id: revisionId,
+        accepted_price: JSON.stringify(price),
+        accepted_at: trx.raw('UTC_TIMESTAMP()'),
+      }),
+      { revision: number, price },
+    );
+  }
+
+  takeBack(id: number, body: ReasonDto, me: User): Promise<Order> {
+    return this.act(id, 'take back acceptance', body, me, () => ({}));
+  }
+
+  hold(id: number, body: ReasonDto, me: User): Promise<Order> {
+    return this.act(id, 'hold', body, me, (trx) => ({ held_at: trx.raw('UTC_TIMESTAMP()'), held_why: body.why }));
+  }
+
+  resume(id: number, version: number, me: User): Promise<Order> {
+    return this.act(id, 'resume', { version }, me, () => ({ held_at: null, held_why: '' }));
+  }
+
+  cancel(id: number, body: ReasonDto, me: User): Promise<Order> {
+    return this.act(id, 'cancel', body, me, (trx) => ({
+      cancelled_at: trx.raw('UTC_TIMESTAMP()'),
+      cancelled_why: body.why,
+    }));
+  }
+
+  reopen(id: number, version: number, me: User): Promise<Order> {
+    return this.act(id, 'reopen', { version }, me, () => ({ cancelled_at: null, cancelled_why: '' }));
+  }
+
+  deliver(id: number, version: number, me: User): Promise<Order> {
+    return this.act(id, 'deliver', { version }, me, async (trx) => {
+      await trx('operations').where({ order_id: id }).update({ done: true, version: trx.raw('version + 1') });
+      await freePlaces(trx, id);
+      return { delivered_at: trx.raw('UTC_TIMESTAMP()') };
+    });
+  }
+
+  /** It was not delivered after all: what is done on the road and on site is open again. */
+  takeBackDelivery(id: number, body: ReasonDto, me: User): Promise<Order> {
+    return this.act(id, 'take back delivery', body, me, async (trx) => {
+      await trx('operations')
+        .where({ order_id: id })
+        .whereIn('station', ['yard', 'road', 'site'])
+        .update({ done: false, version: trx.raw('version + 1') });
+      return { delivered_at: null };
+    });
+  }
+
+  handOver(id: number, version: number, me: User): Promise<Order> {
+    return this.act(id, 'hand over', { version }, me, (trx) => ({ handed_over_at: trx.raw('UTC_TIMESTAMP()') }));
+  }
+}

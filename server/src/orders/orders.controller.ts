@@ -1,0 +1,168 @@
+import { Body, Controller, Get, HttpCode, Inject, Param, Patch, Post, Put, Query } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import type { User } from '../auth/auth.answers.ts';
+import { Answers } from '../common/answer.ts';
+import { IdPipe } from '../common/inputs.ts';
+import { EVERYONE, May, Me, Roles } from '../common/roles.ts';
+import { Heavy } from '../common/turns.ts';
+import { OrderActs } from './orderActs.service.ts';
+import type { PriceSheet } from './orders.answers.ts';
+import {
+  CopyDto,
+  NewOrderDto,
+  OrderChangeDto,
+  OrderQueryDto,
+  ReasonDto,
+  RevisionDto,
+  SurveyDto,
+  VersionDto,
+} from './orders.dto.ts';
+import { Orders } from './orders.service.ts';
+
+@ApiTags('orders')
+@Controller('orders')
+export class OrdersController {
+  constructor(
+    @Inject(Orders) private readonly orders: Orders,
+    @Inject(OrderActs) private readonly acts: OrderActs,
+  ) {}
+
+  @Get()
+  @Roles(...EVERYONE)
+  @Answers('OrderList')
+  list(@Query() query: OrderQueryDto) {
+    return this.orders.list(query);
+  }
+
+  @Post()
+  @Roles('office')
+  @Answers('Order', { status: 201 })
+  create(@Body() body: NewOrderDto, @Me() me: User) {
+    return this.orders.create(body, me);
+  }
+
+  @Get(':id')
+  @Roles(...EVERYONE)
+  @Answers('Order')
+  find(@Param('id', IdPipe) id: number) {
+    return this.orders.find(id);
+  }
+
+  @Patch(':id')
+  @May('write')
+  @Answers('Order')
+  change(@Param('id', IdPipe) id: number, @Body() body: OrderChangeDto, @Me() me: User) {
+    return this.orders.change(id, body, me);
+  }
+
+  @Post(':id/copy')
+  @May('copy')
+  @Answers('Order', { status: 201 })
+  copy(@Param('id', IdPipe) id: number, @Body() body: CopyDto, @Me() me: User) {
+    return this.orders.copy(id, body, me);
+  }
+
+  @Get(':id/start')
+  @Roles('office')
+  @Answers('SpecAnswer')
+  async start(@Param('id', IdPipe) id: number) {
+    return this.orders.startSpec(await this.orders.find(id));
+  }
+
+  @Post(':id/revisions')
+  @May('revise')
+  @Heavy()
+  @Answers('Order', { status: 201 })
+  revise(@Param('id', IdPipe) id: number, @Body() body: RevisionDto, @Me() me: User) {
+    return this.orders.revise(id, body, me);
+  }
+
+  @Put(':id/survey')
+  @May('survey')
+  @Answers('Order')
+  survey(@Param('id', IdPipe) id: number, @Body() body: SurveyDto, @Me() me: User) {
+    return this.orders.survey(id, body, me);
+  }
+
+  @Get(':id/price')
+  @Roles('office')
+  @Heavy()
+  @Answers('PriceSheet')
+  async price(@Param('id', IdPipe) id: number): Promise<PriceSheet> {
+    const { price, takeoff, summary, findings } = await this.orders.compute(await this.orders.find(id));
+    return { price, lines: takeoff.lines, summary, findings };
+  }
+
+  @Post(':id/accept')
+  @HttpCode(200)
+  @May('accept')
+  @Heavy()
+  @Answers('Order')
+  accept(@Param('id', IdPipe) id: number, @Body() body: VersionDto, @Me() me: User) {
+    return this.acts.accept(id, body.version, me);
+  }
+
+  @Post(':id/take-back')
+  @HttpCode(200)
+  @May('take back acceptance')
+  @Answers('Order')
+  takeBack(@Param('id', IdPipe) id: number, @Body() body: ReasonDto, @Me() me: User) {
+    return this.acts.takeBack(id, body, me);
+  }
+
+  @Post(':id/hold')
+  @HttpCode(200)
+  @May('hold')
+  @Answers('Order')
+  hold(@Param('id', IdPipe) id: number, @Body() body: ReasonDto, @Me() me: User) {
+    return this.acts.hold(id, body, me);
+  }
+
+  @Post(':id/resume')
+  @HttpCode(200)
+  @May('resume')
+  @Answers('Order')
+  resume(@Param('id', IdPipe) id: number, @Body() body: VersionDto, @Me() me: User) {
+    return this.acts.resume(id, body.version, me);
+  }
+
+  @Post(':id/cancel')
+  @HttpCode(200)
+  @May('cancel')
+  @Answers('Order')
+  cancel(@Param('id', IdPipe) id: number, @Body() body: ReasonDto, @Me() me: User) {
+    return this.acts.cancel(id, body, me);
+  }
+
+  @Post(':id/reopen')
+  @HttpCode(200)
+  @May('reopen')
+  @Answers('Order')
+  reopen(@Param('id', IdPipe) id: number, @Body() body: VersionDto, @Me() me: User) {
+    return this.acts.reopen(id, body.version, me);
+  }
+
+  @Post(':id/deliver')
+  @HttpCode(200)
+  @May('deliver')
+  @Answers('Order')
+  deliver(@Param('id', IdPipe) id: number, @Body() body: VersionDto, @Me() me: User) {
+    return this.acts.deliver(id, body.version, me);
+  }
+
+  @Post(':id/take-back-delivery')
+  @HttpCode(200)
+  @May('take back delivery')
+  @Answers('Order')
+  takeBackDelivery(@Param('id', IdPipe) id: number, @Body() body: ReasonDto, @Me() me: User) {
+    return this.acts.takeBackDelivery(id, body, me);
+  }
+
+  @Post(':id/hand-over')
+  @HttpCode(200)
+  @May('hand over')
+  @Answers('Order')
+  handOver(@Param('id', IdPipe) id: number, @Body() body: VersionDto, @Me() me: User) {
+    return this.acts.handOver(id, body.version, me);
+  }
+}

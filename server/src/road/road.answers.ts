@@ -1,0 +1,30 @@
+import type { Load, Trailer } from '@rubbet/core/haul';
+import type { OrderSummary } from '@rubbet/core/order';
+
+/** A delivery that is set and not handed over yet. */
+export interface Delivery {
+  readonly id: number;
+  readonly day: string;
+  readonly arrives: string;
+  readonly trailerId: string;
+  readonly title: string;
+  readonly quantity: number;
+  readonly deliveredAt: string | null;
+  readonly customer: string;
+  readonly address: string;
+  readonly phone: string;
+  readonly miles: number;
+  readonly summary: OrderSummary | null;
+}
+
+/** Deliveries to come, and the trailers. */
+export interface RoadAnswer {
+  readonly deliveries: readonly Delivery[];
+  readonly trailers: readonly Trailer[];
+}
+
+/** An order's load on one trailer. */
+export interface LoadOn {
+  readonly trailer: Trailer;
+  readonly load: Load;
+}

@@ -1,0 +1,163 @@
+import { BadRequestException, ConflictException, Inject, Injectable } from '@nestjs/common';
+import { clockOf, planLoad, tripsOverlap, tripWindow } from '@rubbet/core/haul';
+import type { Trailer, TripWindow } from '@rubbet/core/haul';
+import type { BusinessRules, OrderSummary } from '@rubbet/core/order';
+import { driveMinutes } from '@rubbet/core/steps';
+import type { User } from '../auth/auth.answers.ts';
+import { findPlan } from '../bench/workPlans.ts';
+import { shopToday } from '../common/shopToday.ts';
+import { noteDeed } from '../database/audit.ts';
+import { DB, readJson } from '../database/connect.ts';
+import type { Db } from '../database/connect.ts';
+import { lockShared } from '../database/locks.ts';
+import { transact } from '../database/transact.ts';
+import { staleOf, updateVersioned } from '../database/updateVersioned.ts';
+import { settleStation, takeForAct } from '../orders/life.ts';
+import { Orders } from '../orders/orders.service.ts';
+import type { Order } from '../orders/orders.answers.ts';
+import { Settings } from '../settings/settings.service.ts';
+import type { Delivery, LoadOn, RoadAnswer } from './road.answers.ts';
+import type { DeliveryDto } from './road.dto.ts';
+
+/** Most deliveries that are listed at once. */
+const MOST = 200;
+
+/** Loads, trailers and delivery days. */
+@Injectable()
+export class Road {
+  constructor(
+    @Inject(DB) private readonly db: Db,
+    @Inject(Orders) private readonly orders: Orders,
+    @Inject(Settings) private readonly settings: Settings,
+  ) {}
+
+  async trailers(): Promise<Trailer[]> {
+    return (await this.db('trailers').orderBy('id')).map((t) => readJson<Trailer>(t.trailer));
+  }
+
+  /** An order's load on every trailer, as it was laid out for the bench or else as it is drawn. */
+  async loads(id: number): Promise<LoadOn[]> {
+    const order = await this.orders.find(id);
+    const { build } =
+      (await findPlan(this.db, id)) ?? (await this.orders.compute(order, order.accepted?.revisionId));
+    return (await this.trailers()).map((trailer) => ({ trailer, load: planLoad(build, trailer, order.quantity) }));
+  }
+
+  /** When a trailer is away for an order. */
+  private windowOf(
+    rules: BusinessRules,
+    o: { arrives: string; miles: number; quantity: number; summary: OrderSummary | null },
+  ): TripWindow {
+    return tripWindow(o.arrives, {
+      load: rules.labour.load,
+      drive: Math.round(driveMinutes(o.miles, rules.labour)),
+      site: Math.round(((o.summary?.siteMinutes ?? 60) * o.quantity) / 2),
+    });
+  }
+
+  /** Refuses a trailer that is away for another order at the time. */
+  private async checkTrailer(trx: Db, order: Order, body: DeliveryDto): Promise<void> {
+    const rules = await this.settings.rules(trx);
+    const others = await trx('deliveries')
+      .join('orders', 'orders.id', 'deliveries.order_id')
+      .join('customers', 'customers.id', 'orders.customer_id')
+      .leftJoin('spec_revisions', 'spec_revisions.id', 'orders.revision_id')
+      .where({ 'deliveries.day': body.day, 'deliveries.trailer_id': body.trailerId })
+      .whereNot('deliveries.order_id', order.id)
+      .whereNull('orders.cancelled_at')
+      .whereNull('orders.delivered_at')
+      .select(
+        'orders.id',
+        'orders.title',
+        'orders.quantity',
+        'deliveries.arrives',
+        'customers.miles',
+        'spec_revisions.summary',
+      );
+    const mine = this.windowOf(rules, {
+      arrives: body.arrives,
+      miles: order.customer.miles,
+      quantity: order.quantity,
+      summary: order.revision?.summary ?? null,
+    });
+    for (const o of others) {
+      const theirs = this.windowOf(rules, { ...o, summary: o.summary ? readJson(o.summary) : null } as Parameters<
+        Road['windowOf']
+      >[1]);
+      if (tripsOverlap(mine, theirs))
+        throw new ConflictException({
+          code: 'trailer-taken',
+          message: `That trailer is away from ${clockOf(theirs.from)} to ${clockOf(theirs.to)} for order ${o.id}, ${o.title}; this trip takes it from ${clockOf(mine.from)} to ${clockOf(mine.to)}. Choose another time, day or trailer.`,
+        });
+    }
+  }
+
+  private async checkDay(trx: Db, order: Order, body: DeliveryDto): Promise<void> {
+    // A day that is already set may be over when only its notes are changed.
+    if (body.day < shopToday() && body.day !== order.delivery?.day)
+      throw new BadRequestException({ code: 'invalid', message: 'The delivery day is in the past: choose today or later.' });
+    const last = await trx('operations')
+      .where({ order_id: order.id, done: false })
+      .whereIn('station', ['bay', 'paint', 'saw'])
+      .max<{ day: string | null }[]>({ day: 'day' });
+    const ready = last[0]?.day ?? null;
+    if (ready !== null && body.day < ready)
+      throw new BadRequestException({
+        code: 'too-early',
+        message: `It is on the bench until ${ready}: choose a day after that, or move its work on the board.`,
+      });
+  }
+
+  set(orderId: number, body: DeliveryDto, me: User): Promise<Order> {
+    return transact(this.db, async (trx) => {
+      await takeForAct(trx, orderId, 'set delivery');
+      // Two orders that want one trailer are set one after the other.
+      await lockShared(trx, 'road');
+      const order = await this.orders.find(orderId, trx);
+      if (!(await trx('trailers').where({ id: body.trailerId }).first('id')))
+        throw new BadRequestException({ code: 'invalid', message: 'There is no such trailer: choose one of the list.' });
+      await this.checkDay(trx, order, body);
+      await this.checkTrailer(trx, order, body);
+      const row = { day: body.day, arrives: body.arrives, trailer_id: body.trailerId, notes: body.notes ?? '' };
+      const old = await trx('deliveries').where({ order_id: orderId }).first('id');
+      if (old) await updateVersioned(trx, 'deliveries', old.id as number, body.version, row);
+      else if (body.version === 0) await trx('deliveries').insert({ order_id: orderId, ...row });
+      else throw staleOf(body.version, { version: 0 });
+      await settleStation(trx, orderId);
+      await noteDeed(trx, me, { action: 'set delivery', entity: 'order', id: orderId, detail: row });
+      return this.orders.find(orderId, trx);
+    });
+  }
+
+  async upcoming(): Promise<Delivery[]> {
+    const rows = (await this.db('deliveries')
+      .join('orders', 'orders.id', 'deliveries.order_id')
+      .join('customers', 'customers.id', 'orders.customer_id')
+      .leftJoin('spec_revisions', 'spec_revisions.id', 'orders.revision_id')
+      .whereNull('orders.handed_over_at')
+      .whereNull('orders.cancelled_at')
+      .orderBy('deliveries.day')
+      .orderBy('deliveries.arrives')
+      .limit(MOST)
+      .select(
+        'deliveries.day',
+        'deliveries.arrives',
+        'deliveries.trailer_id as trailerId',
+        'orders.id',
+        'orders.title',
+        'orders.quantity',
+        'orders.delivered_at as deliveredAt',
+        'customers.name as customer',
+        'customers.address',
+        'customers.phone',
+        'customers.miles',
+        'spec_revisions.summary',
+      )) as (Omit<Delivery, 'summary'> & { summary: unknown })[];
+    return rows.map((r) => ({ ...r, summary: r.summary ? readJson<OrderSummary>(r.summary) : null }));
+  }
+
+  async show(): Promise<RoadAnswer> {
+    const [deliveries, trailers] = await Promise.all([this.upcoming(), this.trailers()]);
+    return { deliveries, trailers };
+  }
+}

@@ -1,0 +1,27 @@
+import { Body, Controller, Get, Inject, Patch } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import { Answers } from '../common/answer.ts';
+import { EVERYONE, Me, Roles } from '../common/roles.ts';
+import type { User } from '../auth/auth.answers.ts';
+import { SettingsDto } from './settings.dto.ts';
+import { Settings } from './settings.service.ts';
+
+@ApiTags('settings')
+@Controller('settings')
+export class SettingsController {
+  constructor(@Inject(Settings) private readonly settings: Settings) {}
+
+  @Get()
+  @Roles(...EVERYONE)
+  @Answers('SettingsAnswer')
+  show() {
+    return this.settings.show();
+  }
+
+  @Patch()
+  @Roles('office')
+  @Answers('SettingsAnswer')
+  change(@Body() body: SettingsDto, @Me() me: User) {
+    return this.settings.change(body, me);
+  }
+}

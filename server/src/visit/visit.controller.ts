@@ -1,0 +1,43 @@
+import { Body, Controller, Get, Header, Inject, Param, Put, StreamableFile } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import { Answers } from '../common/answer.ts';
+import { Roles } from '../common/roles.ts';
+import { Heavy } from '../common/turns.ts';
+import { Documents } from '../documents/documents.service.ts';
+import { ConfirmDto } from './visit.dto.ts';
+import { Visits } from './visit.service.ts';
+
+@ApiTags('visit')
+@Controller('visit/:token')
+export class VisitController {
+  constructor(
+    @Inject(Visits) private readonly visits: Visits,
+    @Inject(Documents) private readonly documents: Documents,
+  ) {}
+
+  @Get()
+  @Roles('anyone')
+  @Answers('VisitAnswer')
+  show(@Param('token') token: string) {
+    return this.visits.show(token);
+  }
+
+  @Put('items')
+  @Roles('anyone')
+  @Answers('VisitAnswer')
+  confirm(@Param('token') token: string, @Body() body: ConfirmDto) {
+    return this.visits.confirm(token, body);
+  }
+
+  @Get('site-sheet.pdf')
+  @Roles('anyone')
+  @Heavy()
+  @Header('Content-Type', 'application/pdf')
+  async sheet(@Param('token') token: string): Promise<StreamableFile> {
+    const order = await this.visits.find(token);
+    return new StreamableFile(await this.documents.siteSheet(order.id), {
+      type: 'application/pdf',
+      disposition: `inline; filename="site-sheet-${order.id}.pdf"`,
+    });
+  }
+}

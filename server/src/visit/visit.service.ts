@@ -1,0 +1,87 @@
+import { ConflictException, Inject, Injectable, NotFoundException } from '@nestjs/common';
+import { printLength } from '@rubbet/core/measure';
+import { noteDeed } from '../database/audit.ts';
+import { DB } from '../database/connect.ts';
+import type { Db } from '../database/connect.ts';
+import { lockOrder } from '../database/locks.ts';
+import { transact } from '../database/transact.ts';
+import { Orders } from '../orders/orders.service.ts';
+import type { Order } from '../orders/orders.answers.ts';
+import type { VisitAnswer } from './visit.answers.ts';
+import type { ConfirmDto } from './visit.dto.ts';
+import { visitItems } from './visitItems.ts';
+
+/** The customer's own page behind their link. */
+@Injectable()
+export class Visits {
+  constructor(
+    @Inject(DB) private readonly db: Db,
+    @Inject(Orders) private readonly orders: Orders,
+  ) {}
+
+  private async idOf(token: string, db: Db = this.db): Promise<number> {
+    const row = /^[\w-]{20,60}$/.test(token) ? await db('orders').where({ token }).first('id') : undefined;
+    if (!row)
+      throw new NotFoundException({ code: 'no-visit', message: 'This link leads nowhere. Ask us for a new one.' });
+    return row.id as number;
+  }
+
+  async find(token: string): Promise<Order> {
+    return this.orders.find(await this.idOf(token));
+  }
+
+  async show(token: string): Promise<VisitAnswer> {
+    return this.answer(await this.find(token));
+  }
+
+  private answer(order: Order): VisitAnswer {
+    const summary = order.revision?.summary ?? null;
+    return {
+      order: {
+        id: order.id,
+        title: order.title,
+        customer: order.customer.name,
+        address: order.customer.address,
+        wantedBy: order.wantedBy,
+        quantity: order.quantity,
+        spec: order.revision?.spec ?? null,
+      },
+      delivery: order.delivery && {
+        day: order.delivery.day,
+        arrives: order.delivery.arrives,
+        notes: order.delivery.notes,
+      },
+      deliveredAt: order.deliveredAt,
+      size: summary && {
+        long: printLength(summary.size[0], 'feet-inches'),
+        wide: printLength(summary.size[1], 'feet-inches'),
+        high: printLength(summary.size[2], 'feet-inches'),
+        weight: Math.round(summary.weight),
+      },
+      pads: order.survey?.pads ?? null,
+      items: visitItems(order),
+    };
+  }
+
+  confirm(token: string, body: ConfirmDto): Promise<VisitAnswer> {
+    return transact(this.db, async (trx) => {
+      const id = await this.idOf(token, trx);
+      const row = await lockOrder(trx, id);
+      if (row.cancelled_at !== null || row.handed_over_at !== null)
+        throw new ConflictException({
+          code: 'ended',
+          message: 'Nothing is left to prepare for this order. Call us if that is a surprise.',
+        });
+      await trx('visit_items').where({ order_id: id, item: body.item }).delete();
+      if (body.done)
+        await trx('visit_items').insert({ order_id: id, item: body.item, done_at: trx.raw('UTC_TIMESTAMP()') });
+      const order = await this.orders.find(id, trx);
+      await noteDeed(
+        trx,
+        { id: null, name: order.customer.name },
+        { action: body.done ? 'confirm' : 'take back', entity: 'visit', id, detail: body },
+      );
+      return this.answer(order);
+    });
+  }
+}
