@@ -39,11 +39,12 @@ process.on('SIGTERM', () => void end(143));
 whenOrphaned(() => void end(143));
 
 if (extra.length === 0) {
-  for (const [name, script] of [
+  for (const [name, script, ...args] of [
     ['lint', 'lint'],
     ['types', 'typecheck'],
+    ['types of the answers', 'types', '--check'],
   ]) {
-    const code = await run(name, 'npm', ['run', '-s', script]);
+    const code = await run(name, 'npm', ['run', '-s', script, '--', ...args]);
     if (code !== 0) {
       say(`\n${name} failed.`);
       await end(code);

@@ -1,7 +1,7 @@
 /** Shapes of every answer, for the published document and the web's types. */
 export type { ModelFile } from '@rubbet/core/formats';
-export type { Spec as SpecAnswer } from '@rubbet/core/model';
-export type { User as Me } from './auth/auth.answers.ts';
+export type { Spec } from '@rubbet/core/model';
+export type * from './auth/auth.answers.ts';
 export type * from './bench/bench.answers.ts';
 export type * from './board/board.answers.ts';
 export type * from './customers/customers.answers.ts';

@@ -1,5 +1,5 @@
 import 'reflect-metadata';
-import { existsSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { ValidationPipe } from '@nestjs/common';
 import { NestFactory } from '@nestjs/core';
@@ -17,12 +17,15 @@ import { readable } from './common/readable.ts';
 /** Largest body that is taken in. */
 const MOST_BYTES = '512kb';
 
-/** The published description of the API: every route with what it takes; the shapes of answers are added to it by name. */
+/** The published description of the API: every route with what it takes and, by name, what it answers with. */
 export const describeApi = (app: NestExpressApplication): OpenAPIObject =>
   SwaggerModule.createDocument(
     app,
     new DocumentBuilder().setTitle('Rubbet').setVersion('1').addCookieAuth('rubbet').build(),
   );
+
+/** The published description as it is kept beside the code, shapes of answers included. */
+const description = (): string => readFileSync(new URL('../openapi.json', import.meta.url), 'utf8');
 
 /** Puts the application together; `webDir` is the built web, served beside the API on one port. */
 export const createApp = async (
@@ -63,8 +66,7 @@ export const createApp = async (
   app.useGlobalPipes(
     new ValidationPipe({ whitelist: true, forbidNonWhitelisted: true, transform: true, stopAtFirstError: true }),
   );
-  const document = describeApi(app);
-  app.use('/api/openapi.json', (_: Request, response: Response) => void response.json(document));
+  app.use('/api/openapi.json', (_: Request, response: Response) => void response.type('json').send(description()));
   const { webDir } = options;
   if (webDir !== undefined && existsSync(join(webDir, 'index.html'))) {
     app.useStaticAssets(join(webDir, 'assets'), { prefix: '/assets/', immutable: true, maxAge: '1y' });

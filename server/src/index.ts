@@ -1,4 +1,4 @@
-export { createApp } from './createApp.ts';
+export { createApp, describeApi } from './createApp.ts';
 export { connect, migrate, readJson } from './database/connect.ts';
 export type { Db } from './database/connect.ts';
 export { hashPassword } from './auth/sessions.service.ts';

@@ -283,7 +283,10 @@ describe('what is called proved', () => {
   it('never lies about limited free stock: judged over every pattern', () => {
     fc.assert(
       fc.property(
-        fc.array(fc.tuple(fc.integer({ min: 8, max: 50 }), fc.integer({ min: 1, max: 3 })), { minLength: 2, maxLength: 5 }),
+        fc.array(fc.tuple(fc.integer({ min: 8, max: 50 }), fc.integer({ min: 1, max: 3 })), {
+          minLength: 2,
+          maxLength: 5,
+        }),
         fc.integer({ min: 1, max: 3 }),
         (lengths, free) => {
           const demand = {

@@ -67,5 +67,6 @@ it('keeps figures that stand close apart in rows of their own', () => {
   const laid = layTape({ title: 'plate', parts: [], length: 96, marks }, SHEET);
   for (const a of laid.marks)
     for (const b of laid.marks)
-      if (a !== b && a.row === b.row) expect(Math.abs(a.x - b.x)).toBeGreaterThan(((a.text.length + b.text.length) / 2) * 8);
+      if (a !== b && a.row === b.row)
+        expect(Math.abs(a.x - b.x)).toBeGreaterThan(((a.text.length + b.text.length) / 2) * 8);
 });

@@ -72,7 +72,8 @@ const tidy = (n: number): number => Number(n.toPrecision(4));
 const readSeverities = (change: unknown): CheckRules['severities'] => {
   if (!isGroup(change)) throw new RuleError('check.severities must be a group of settings.');
   for (const [code, severity] of Object.entries(change)) {
-    if (titleCodeOf(code) === undefined) throw new RuleError(`check.severities has "${code}"; there is no such finding.`);
+    if (titleCodeOf(code) === undefined)
+      throw new RuleError(`check.severities has "${code}"; there is no such finding.`);
     if (!SEVERITIES.includes(severity as string))
       throw new RuleError(
         `check.severities.${code} is ${JSON.stringify(severity)}; it takes one of ${SEVERITIES.join(', ')}.`,
@@ -102,12 +103,11 @@ const merge = (base: unknown, change: unknown, path: string): unknown => {
   if (change === undefined) return base;
   if (path === 'check.severities') return readSeverities(change);
   if (!isGroup(base)) return readValue(base, change, path);
-  if (!isGroup(change)) throw new RuleError(path ? `${path} must be a group of settings.` : 'Settings must be a group.');
+  if (!isGroup(change))
+    throw new RuleError(path ? `${path} must be a group of settings.` : 'Settings must be a group.');
   const unknown = Object.keys(change).find((k) => !Object.hasOwn(base, k));
   if (unknown !== undefined) throw new RuleError(`There is no setting ${path ? `${path}.` : ''}${unknown}.`);
-  return Object.fromEntries(
-    Object.entries(base).map(([k, v]) => [k, merge(v, change[k], path ? `${path}.${k}` : k)]),
-  );
+  return Object.fromEntries(Object.entries(base).map(([k, v]) => [k, merge(v, change[k], path ? `${path}.${k}` : k)]));
 };
 
 /**

@@ -1,6 +1,6 @@
 /** Who may do something to an order. */
-export type Role = 'office' | 'shop' | 'driver';
-export const ROLES: readonly Role[] = ['office', 'shop', 'driver'];
+export type StaffRole = 'office' | 'shop' | 'driver';
+export const ROLES: readonly StaffRole[] = ['office', 'shop', 'driver'];
 
 /** Where an order stands in its life: everything that decides what may happen to it next. */
 export interface OrderLife {
@@ -96,11 +96,11 @@ const EVERYTHING_AFTER_PRICE = (o: OrderLife): Undone[] => [
 ];
 
 interface ActRule {
-  readonly roles: readonly Role[];
+  readonly roles: readonly StaffRole[];
   readonly guards: readonly Guard[];
   readonly undoes?: (o: OrderLife) => readonly Undone[];
 }
-const OFFICE: readonly Role[] = ['office'];
+const OFFICE: readonly StaffRole[] = ['office'];
 
 /** The one table of what may happen when, by whom, and what it takes away. */
 export const ORDER_ACTS: Readonly<Record<OrderAct, ActRule>> = {
@@ -133,7 +133,8 @@ export const ORDER_ACTS: Readonly<Record<OrderAct, ActRule>> = {
     guards: [
       ...OPEN,
       notHeld,
-      (o) => (o.work ? undefined : say('no-work-order', 'This order has no work order: make one at its Bench station.')),
+      (o) =>
+        o.work ? undefined : say('no-work-order', 'This order has no work order: make one at its Bench station.'),
     ],
   },
   'set delivery': { roles: OFFICE, guards: [...OPEN, notHeld, isAccepted] },
@@ -148,14 +149,18 @@ export const ORDER_ACTS: Readonly<Record<OrderAct, ActRule>> = {
       (o) =>
         o.work?.done
           ? undefined
-          : say('not-built', 'It is not built yet: steps at the bench are still open. Nothing that is not built leaves.'),
+          : say(
+              'not-built',
+              'It is not built yet: steps at the bench are still open. Nothing that is not built leaves.',
+            ),
     ],
   },
   'take back delivery': {
     roles: ['office', 'driver'],
     guards: [
       ...ALIVE,
-      (o) => (o.delivered ? undefined : say('not-delivered', 'It has not been delivered, so there is nothing to take back.')),
+      (o) =>
+        o.delivered ? undefined : say('not-delivered', 'It has not been delivered, so there is nothing to take back.'),
     ],
   },
   'hand over': {
@@ -188,7 +193,7 @@ export const ORDER_ACTS: Readonly<Record<OrderAct, ActRule>> = {
  * Whether an act may happen to an order now, why not, and what it would undo. Roles are judged where one is given; whoever
  * may not do it hears that before anything else.
  */
-export const judgeAct = (order: OrderLife, act: OrderAct, role?: Role): Verdict => {
+export const judgeAct = (order: OrderLife, act: OrderAct, role?: StaffRole): Verdict => {
   const rule = ORDER_ACTS[act];
   if (role !== undefined && !rule.roles.includes(role))
     return { refusal: say('not-yours', 'Your sign-in does not cover this; ask the office.'), undoes: [] };

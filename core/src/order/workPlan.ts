@@ -9,10 +9,7 @@ export const WORK_PLAN_SCHEMA = 1;
  * What a work order was made from and keeps: its spec as it was frozen, every part, every step, the blocks of work and what
  * to buy. Nothing of it is computed again, so that a newer Rubbet never changes what is half cut.
  */
-export interface WorkPlan extends Pick<
-  OrderComputation,
-  'build' | 'steps' | 'operations' | 'takeoff' | 'summary'
-> {
+export interface WorkPlan extends Pick<OrderComputation, 'build' | 'steps' | 'operations' | 'takeoff' | 'summary'> {
   readonly schema: number;
   readonly revision: number;
   readonly quantity: number;

@@ -87,6 +87,6 @@ describe('surveys out of bounds', () => {
     [[pad(1), pad(2), pad(3, { id: '  ' })], /must be a name/],
     [[pad(1), pad(2), pad(3, { name: 7 })], /name is 7/],
     [[pad(1), pad(2), pad(3, { hat: 1 })], /"hat", which does not belong there/],
-    [[pad(1), pad(2), pad(3, { rod: 1e309 })], /number of inches/],
+    [[pad(1), pad(2), pad(3, { rod: Infinity })], /number of inches/],
   ])('%# are refused by name', (pads, words) => expect(() => readSurvey({ pads })).toThrow(words));
 });

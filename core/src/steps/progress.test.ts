@@ -2,7 +2,14 @@ import fc from 'fast-check';
 import { buildSpec, FAMILIES, parseSpec } from '../model/index.ts';
 import { planOperations } from './planOperations.ts';
 import { planSteps } from './planSteps.ts';
-import { findDoneFollower, findDoneOperations, findNextStep, findOpenNeed, isBenchDone, isBenchStep } from './progress.ts';
+import {
+  findDoneFollower,
+  findDoneOperations,
+  findNextStep,
+  findOpenNeed,
+  isBenchDone,
+  isBenchStep,
+} from './progress.ts';
 
 const families = FAMILIES.map((f) => ({ key: f.key, steps: planSteps(buildSpec(parseSpec({ family: f.key }))) }));
 
@@ -11,7 +18,9 @@ describe.each(families)('a $key at the bench', ({ steps }) => {
     const states = new Map<string, 'open' | 'done'>();
     for (let step = findNextStep(steps, states); step; step = findNextStep(steps, states)) {
       expect(findOpenNeed(steps, step.id, states)).toBeUndefined();
-      expect(isBenchDone(steps, states)).toBe(!isBenchStep(step) && steps.filter(isBenchStep).every((s) => states.has(s.id)));
+      expect(isBenchDone(steps, states)).toBe(
+        !isBenchStep(step) && steps.filter(isBenchStep).every((s) => states.has(s.id)),
+      );
       states.set(step.id, 'done');
     }
     expect(states.size).toBe(steps.length);

@@ -30,7 +30,9 @@ describe.each(cases)('planning the sticks of a $key again', ({ build, plan }) =>
     fc.assert(
       fc.property(
         fc.array(fc.integer({ min: 0, max: lumber.length - 1 }), { maxLength: 24 }),
-        fc.array(fc.tuple(fc.integer({ min: 0, max: lumber.length - 1 }), fc.integer({ min: -16, max: 16 })), { maxLength: 5 }),
+        fc.array(fc.tuple(fc.integer({ min: 0, max: lumber.length - 1 }), fc.integer({ min: -16, max: 16 })), {
+          maxLength: 5,
+        }),
         (cut, measured) => {
           const parts: BenchPart[] = lumber.map((p) => ({ ...p, state: 'open', measured: null }));
           // Ripped pairs are cut together, as at the saw.
@@ -68,7 +70,16 @@ describe.each(cases)('planning the sticks of a $key again', ({ build, plan }) =>
 it('cuts what is measured longer from what is left of a begun stick, and buys nothing for it', () => {
   const plan = {
     sticks: [
-      { item: '2x4', length: 96, cost: 400, cuts: [{ id: 'S1', length: 40 }, { id: 'B1', length: 30 }], left: 25.75 },
+      {
+        item: '2x4',
+        length: 96,
+        cost: 400,
+        cuts: [
+          { id: 'S1', length: 40 },
+          { id: 'B1', length: 30 },
+        ],
+        left: 25.75,
+      },
     ],
     cost: 400,
     bound: 400,

@@ -1,9 +1,9 @@
-import type { Role } from '@rubbet/core/order';
+import type { StaffRole } from '@rubbet/core/order';
 
 /** The signed-in person. */
 export interface User {
   readonly id: number;
   readonly name: string;
   readonly login: string;
-  readonly role: Role;
+  readonly role: StaffRole;
 }

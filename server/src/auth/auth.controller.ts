@@ -17,7 +17,7 @@ export class AuthController {
   @Post()
   @HttpCode(200)
   @Roles('anyone')
-  @Answers('Me')
+  @Answers('User')
   async signIn(@Body() body: SignInDto, @Res({ passthrough: true }) response: Response): Promise<User> {
     const { token, user, maxAge } = await this.sessions.open(body.login, body.password);
     response.cookie('rubbet', token, { ...cookie, maxAge });
@@ -26,7 +26,7 @@ export class AuthController {
 
   @Get()
   @Roles(...EVERYONE)
-  @Answers('Me')
+  @Answers('User')
   whoAmI(@Me() me: User): User {
     return me;
   }

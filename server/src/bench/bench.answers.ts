@@ -1,4 +1,4 @@
-import type { StickPlan } from '@rubbet/core/cut';
+import type { SheetPlan, StickPlan } from '@rubbet/core/cut';
 import type { Flock } from '@rubbet/core/flock';
 import type { Step } from '@rubbet/core/steps';
 import type { Build } from '@rubbet/core/unit';
@@ -49,4 +49,5 @@ export interface WorkPlanAnswer {
   readonly revision: number;
   readonly build: Build;
   readonly steps: readonly Step[];
+  readonly sheets: SheetPlan;
 }

@@ -137,8 +137,8 @@ export class Bench {
 
   async plan(orderId: number): Promise<WorkPlanAnswer> {
     await readWork(this.db, orderId);
-    const { revision, build, steps } = (await findPlan(this.db, orderId)) as WorkPlan;
-    return { revision, build, steps };
+    const { revision, build, steps, takeoff } = (await findPlan(this.db, orderId)) as WorkPlan;
+    return { revision, build, steps, sheets: takeoff.sheets };
   }
 
   /** Ticks a cut, or takes a measured length; what is not cut yet is planned again around it. */

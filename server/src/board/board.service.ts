@@ -147,7 +147,8 @@ export class Board {
           yours: body.version,
           theirs: op.version,
         });
-      if (op.done) throw new BadRequestException({ code: 'done', message: 'This work is done; it stays where it was.' });
+      if (op.done)
+        throw new BadRequestException({ code: 'done', message: 'This work is done; it stays where it was.' });
       if (body.day < b.today)
         throw new BadRequestException({ code: 'past', message: 'That day is over: nothing is planned into the past.' });
       const start = startOf(b.calendar, body.day);

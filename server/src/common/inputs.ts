@@ -1,7 +1,19 @@
 import { applyDecorators, NotFoundException, ParseIntPipe } from '@nestjs/common';
 import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
 import { Transform } from 'class-transformer';
-import { IsArray, IsIn, IsInt, IsString, Matches, Max, MaxLength, Min, MinLength, registerDecorator, ValidateIf } from 'class-validator';
+import {
+  IsArray,
+  IsIn,
+  IsInt,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  MinLength,
+  registerDecorator,
+  ValidateIf,
+} from 'class-validator';
 import { UNDONE_WORDS } from '@rubbet/core/order';
 import type { Undone } from '@rubbet/core/order';
 
@@ -49,7 +61,9 @@ export const isDay = (value: unknown): boolean => {
   const m = typeof value === 'string' ? DAY.exec(value) : null;
   if (!m) return false;
   const at = new Date(`${m[0]}T00:00:00Z`);
-  return !Number.isNaN(at.getTime()) && at.toISOString().slice(0, 10) === m[0] && m[1] !== undefined && m[1].startsWith('20');
+  return (
+    !Number.isNaN(at.getTime()) && at.toISOString().slice(0, 10) === m[0] && m[1] !== undefined && m[1].startsWith('20')
+  );
 };
 
 /** A day as `2026-05-04`. */

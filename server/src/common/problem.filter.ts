@@ -50,7 +50,8 @@ const codeOf = (error: unknown): string =>
   typeof error === 'object' && error !== null && 'code' in error ? String(error.code) : '';
 const isAway = (error: unknown): boolean =>
   AWAY.has(codeOf(error)) ||
-  (error instanceof Error && (error.name === 'KnexTimeoutError' || /closed state|Connection lost/i.test(error.message)));
+  (error instanceof Error &&
+    (error.name === 'KnexTimeoutError' || /closed state|Connection lost/i.test(error.message)));
 
 /** Values that the checks let through and the database does not hold. */
 const UNFIT = new Set([
@@ -98,12 +99,24 @@ const problemOf = (error: unknown): Problem => {
       message: 'Somebody made the same at the same moment. Look at what is there now, then try again.',
     };
   if (UNFIT.has(code))
-    return { status: 400, code: 'invalid', message: 'A value is too long, too large or missing: check what you entered.' };
+    return {
+      status: 400,
+      code: 'invalid',
+      message: 'A value is too long, too large or missing: check what you entered.',
+    };
   const given = typeof error === 'object' && error !== null && 'status' in error ? Number(error.status) : 500;
   if (given >= 400 && given < 500)
-    return { status: given, code: CODES[given] ?? 'failed', message: SENTENCES[given] ?? 'The request could not be read.' };
+    return {
+      status: given,
+      code: CODES[given] ?? 'failed',
+      message: SENTENCES[given] ?? 'The request could not be read.',
+    };
   if (error instanceof URIError)
-    return { status: 400, code: 'invalid', message: 'This address could not be read: a % in it is not followed by two digits.' };
+    return {
+      status: 400,
+      code: 'invalid',
+      message: 'This address could not be read: a % in it is not followed by two digits.',
+    };
   return { status: 500, code: 'failed', message: 'Something went wrong on our side. Nothing was changed; try again.' };
 };
 

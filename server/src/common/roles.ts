@@ -10,14 +10,14 @@ import type { CanActivate, ExecutionContext } from '@nestjs/common';
 import { Reflector } from '@nestjs/core';
 import type { Request } from 'express';
 import { ORDER_ACTS, ROLES } from '@rubbet/core/order';
-import type { OrderAct, Role } from '@rubbet/core/order';
+import type { OrderAct, StaffRole } from '@rubbet/core/order';
 import { Sessions } from '../auth/sessions.service.ts';
 import type { User } from '../auth/auth.answers.ts';
 
 const KEY = 'roles';
 
 /** Says who may call a route; `anyone` needs no sign-in. Every route says one or the other. */
-export const Roles = (...roles: readonly (Role | 'anyone')[]) => SetMetadata(KEY, roles);
+export const Roles = (...roles: readonly (StaffRole | 'anyone')[]) => SetMetadata(KEY, roles);
 export const EVERYONE = ROLES;
 /** Whoever may do this to an order. */
 export const May = (act: OrderAct) => Roles(...ORDER_ACTS[act].roles);
@@ -38,7 +38,7 @@ export class RolesGuard implements CanActivate {
   ) {}
 
   async canActivate(context: ExecutionContext): Promise<boolean> {
-    const roles = this.reflector.getAllAndOverride<readonly (Role | 'anyone')[] | undefined>(KEY, [
+    const roles = this.reflector.getAllAndOverride<readonly (StaffRole | 'anyone')[] | undefined>(KEY, [
       context.getHandler(),
       context.getClass(),
     ]);

@@ -5,7 +5,7 @@ import { camelRow } from './camelRow.ts';
 /** What a stale write is answered with: both versions, and the record as it is now. */
 export const staleOf = (
   version: number,
-  current: Readonly<Record<string, unknown>> & { readonly version: number } | object,
+  current: (Readonly<Record<string, unknown>> & { readonly version: number }) | object,
 ): ConflictException => {
   const now = current as Readonly<Record<string, unknown>>;
   return new ConflictException({

@@ -21,7 +21,19 @@ import { Orders } from '../orders/orders.service.ts';
 import { Road } from '../road/road.service.ts';
 import { Settings } from '../settings/settings.service.ts';
 
-const STAGES = ['new', 'flock', 'build', 'ground', 'accepted', 'planned', 'bench', 'benched', 'road', 'delivered', 'done'];
+const STAGES = [
+  'new',
+  'flock',
+  'build',
+  'ground',
+  'accepted',
+  'planned',
+  'bench',
+  'benched',
+  'road',
+  'delivered',
+  'done',
+];
 const reached = (o: DemoOrder, stage: string): boolean => STAGES.indexOf(o.upTo) >= STAGES.indexOf(stage);
 const json = (v: unknown): string => JSON.stringify(v);
 
@@ -174,8 +186,7 @@ const takeOrder = async (
   const spec = model && parseSpec({ ...model.spec, params: { ...model.spec.params, ...o.change } });
   const flock = spec && flockOf(o, spec);
   if (o.note) order = await s.orders.change(order.id, { version: order.version, notes: o.note }, office);
-  if (flock && reached(o, 'flock'))
-    order = await s.orders.change(order.id, { version: order.version, flock }, office);
+  if (flock && reached(o, 'flock')) order = await s.orders.change(order.id, { version: order.version, flock }, office);
   if (spec && reached(o, 'build')) {
     const note = o.change ? 'as asked on the phone' : 'standard';
     order = await s.orders.revise(order.id, { version: order.version, spec: { ...spec }, note }, office);
@@ -213,7 +224,8 @@ const goOn = async (db: Db, s: Services, o: DemoOrder, id: number, office: User,
 
 /** Whether a database holds a business already; a demo whose loading was cut off does not count. */
 const isBusy = async (db: Db): Promise<boolean> =>
-  (await db('users').first('id')) !== undefined && (await db('settings').where({ id: 'loading' }).first()) === undefined;
+  (await db('users').first('id')) !== undefined &&
+  (await db('settings').where({ id: 'loading' }).first()) === undefined;
 
 const clear = (db: Db): Promise<void> =>
   transact(db, async (trx) => {

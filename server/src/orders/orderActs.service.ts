@@ -103,7 +103,9 @@ export class OrderActs {
 
   deliver(id: number, version: number, me: User): Promise<Order> {
     return this.act(id, 'deliver', { version }, me, async (trx) => {
-      await trx('operations').where({ order_id: id }).update({ done: true, version: trx.raw('version + 1') });
+      await trx('operations')
+        .where({ order_id: id })
+        .update({ done: true, version: trx.raw('version + 1') });
       await freePlaces(trx, id);
       return { delivered_at: trx.raw('UTC_TIMESTAMP()') };
     });

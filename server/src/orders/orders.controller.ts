@@ -64,7 +64,7 @@ export class OrdersController {
 
   @Get(':id/start')
   @Roles('office')
-  @Answers('SpecAnswer')
+  @Answers('Spec')
   async start(@Param('id', IdPipe) id: number) {
     return this.orders.startSpec(await this.orders.find(id));
   }

@@ -156,7 +156,9 @@ export class Orders {
         wantedBy: body.wantedBy,
         quantity: row.quantity,
       });
-      const revision = await trx('spec_revisions').where({ id: row.revision_id ?? 0 }).first();
+      const revision = await trx('spec_revisions')
+        .where({ id: row.revision_id ?? 0 })
+        .first();
       const [revisionId] = revision
         ? ((await trx('spec_revisions').insert({
             order_id: made,

@@ -38,8 +38,7 @@ export class Road {
   /** An order's load on every trailer, as it was laid out for the bench or else as it is drawn. */
   async loads(id: number): Promise<LoadOn[]> {
     const order = await this.orders.find(id);
-    const { build } =
-      (await findPlan(this.db, id)) ?? (await this.orders.compute(order, order.accepted?.revisionId));
+    const { build } = (await findPlan(this.db, id)) ?? (await this.orders.compute(order, order.accepted?.revisionId));
     return (await this.trailers()).map((trailer) => ({ trailer, load: planLoad(build, trailer, order.quantity) }));
   }
 
@@ -95,7 +94,10 @@ export class Road {
   private async checkDay(trx: Db, order: Order, body: DeliveryDto): Promise<void> {
     // A day that is already set may be over when only its notes are changed.
     if (body.day < shopToday() && body.day !== order.delivery?.day)
-      throw new BadRequestException({ code: 'invalid', message: 'The delivery day is in the past: choose today or later.' });
+      throw new BadRequestException({
+        code: 'invalid',
+        message: 'The delivery day is in the past: choose today or later.',
+      });
     const last = await trx('operations')
       .where({ order_id: order.id, done: false })
       .whereIn('station', ['bay', 'paint', 'saw'])
@@ -115,7 +117,10 @@ export class Road {
       await lockShared(trx, 'road');
       const order = await this.orders.find(orderId, trx);
       if (!(await trx('trailers').where({ id: body.trailerId }).first('id')))
-        throw new BadRequestException({ code: 'invalid', message: 'There is no such trailer: choose one of the list.' });
+        throw new BadRequestException({
+          code: 'invalid',
+          message: 'There is no such trailer: choose one of the list.',
+        });
       await this.checkDay(trx, order, body);
       await this.checkTrailer(trx, order, body);
       const row = { day: body.day, arrives: body.arrives, trailer_id: body.trailerId, notes: body.notes ?? '' };

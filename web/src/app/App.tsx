@@ -3,6 +3,7 @@ import { lazy, Suspense } from 'react';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
 import { SWRConfig } from 'swr';
 import { fetcher } from '../data/api.ts';
+import { AskProvider } from '../parts/Ask.tsx';
 import { Loading } from '../parts/Loading.tsx';
 import { NoticeProvider } from '../parts/Notice.tsx';
 import { Shell } from './Shell.tsx';
@@ -60,7 +61,9 @@ export const App = () => (
   <ChakraProvider value={system}>
     <SWRConfig value={{ fetcher, revalidateOnFocus: false, shouldRetryOnError: false }}>
       <NoticeProvider>
-        <RouterProvider router={router} />
+        <AskProvider>
+          <RouterProvider router={router} />
+        </AskProvider>
       </NoticeProvider>
     </SWRConfig>
   </ChakraProvider>

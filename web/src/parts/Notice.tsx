@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { createContext, useCallback, useContext, useMemo, useState } from 'react';
+import { createContext, useCallback, useContext, useEffect, useMemo, useState } from 'react';
 import type { ReactNode } from 'react';
 import { QuietButton } from './Button.tsx';
 
@@ -12,9 +12,15 @@ interface Notices {
   readonly fail: (error: unknown) => void;
 }
 
+/** How long a message that something was done stays; what went wrong stays until it is closed. */
+const STAYS_MS = 7000;
+
 const Context = createContext<Notices>({ tell: () => undefined, fail: () => undefined });
 
-/** Says what was done or what went wrong, in one place, until the next thing happens. */
+/**
+ * Says what was done or what went wrong in a line of its own over the page: the page makes room for it, so that it never lies
+ * over a button or a reading, and what stands at the foot of the page stays where it is.
+ */
 export const NoticeProvider = ({ children }: { readonly children: ReactNode }) => {
   const [note, setNote] = useState<Note>();
   const tell = useCallback((text: string) => setNote({ text, tone: 'done' }), []);
@@ -23,40 +29,40 @@ export const NoticeProvider = ({ children }: { readonly children: ReactNode }) =
     [],
   );
   const value = useMemo(() => ({ tell, fail }), [tell, fail]);
+  useEffect(() => {
+    if (note?.tone !== 'done') return;
+    const timer = setTimeout(() => setNote((now) => (now === note ? undefined : now)), STAYS_MS);
+    return () => clearTimeout(timer);
+  }, [note]);
   return (
     <Context value={value}>
-      {children}
-      <Box
-        position="fixed"
-        left="50%"
-        bottom="18px"
-        transform="translateX(-50%)"
-        zIndex={60}
-        role="status"
-        aria-live="polite"
-        data-notice={note?.tone ?? 'none'}
-        className="no-print"
-      >
-        {note && (
-          <Box
-            display="flex"
-            gap={4}
-            alignItems="center"
-            maxW="min(720px, 92vw)"
-            px={4}
-            py={3}
-            bg={note.tone === 'done' ? 'mosswash' : 'keelwash'}
-            color="ink"
-            borderLeft="5px solid"
-            borderColor={note.tone === 'done' ? 'moss' : 'keel'}
-          >
-            <span>
-              <strong className="cond">{note.tone === 'done' ? 'Done. ' : 'Not done. '}</strong>
-              {note.text}
-            </span>
-            <QuietButton onClick={() => setNote(undefined)}>Close</QuietButton>
-          </Box>
-        )}
+      <Box display="grid" gridTemplateRows="auto minmax(0,1fr)" height="100%">
+        <Box role="status" aria-live="polite" data-notice={note?.tone ?? 'none'} className="no-print">
+          {note && (
+            <Box
+              display="flex"
+              gap={4}
+              alignItems="center"
+              px={5}
+              py="6px"
+              bg={note.tone === 'done' ? 'mosswash' : 'keelwash'}
+              color="ink"
+              borderBottom="2px solid"
+              borderColor={note.tone === 'done' ? 'moss' : 'keel'}
+            >
+              <span>
+                <strong className="cond">{note.tone === 'done' ? 'Done. ' : 'Not done. '}</strong>
+                {note.text}
+              </span>
+              <QuietButton ml="auto" onClick={() => setNote(undefined)}>
+                Close
+              </QuietButton>
+            </Box>
+          )}
+        </Box>
+        <Box minH={0} height="100%">
+          {children}
+        </Box>
       </Box>
     </Context>
   );

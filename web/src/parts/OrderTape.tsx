@@ -1,6 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { NavLink } from 'react-router';
-import { STATIONS, STATION_NAMES } from '@rubbet/core/order';
+import { lifeOf, stationOf, STATIONS, STATION_NAMES } from '@rubbet/core/order';
+import type { Order } from '../data/types.ts';
 
 const Mark = chakra(NavLink, {
   base: {
@@ -30,8 +31,10 @@ const Mark = chakra(NavLink, {
 });
 
 /** The order's tape: its stations as lengths, filled as far as the order has come. */
-export const OrderTape = ({ id, station }: { readonly id: number; readonly station: string }) => {
-  const reached = station === 'done' ? STATIONS.length : STATIONS.findIndex((s) => s === station);
+export const OrderTape = ({ order }: { readonly order: Order }) => {
+  const { id } = order;
+  const at = stationOf(lifeOf(order));
+  const reached = at === undefined ? STATIONS.length : STATIONS.indexOf(at);
   return (
     <Box
       as="nav"

@@ -21,7 +21,10 @@ const keepPlans = async (db: Knex): Promise<void> => {
     );
   for (const work of works) {
     const spec = parseSpec(text(work.spec));
-    const steps = (await db('work_steps').where({ work_order_id: work.id }).orderBy('seq').pluck('step_id')) as string[];
+    const steps = (await db('work_steps')
+      .where({ work_order_id: work.id })
+      .orderBy('seq')
+      .pluck('step_id')) as string[];
     const parts = (await db('work_parts').where({ work_order_id: work.id }).pluck('part_id')) as string[];
     const computed = computeOrder({ spec, miles: work.miles, quantity: work.quantity }, BUSINESS_RULES, 'quick');
     const made = makeWorkPlan(computed, { spec, revision: work.number, quantity: work.quantity });

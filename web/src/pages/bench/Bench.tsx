@@ -5,13 +5,12 @@ import useSWR from 'swr';
 import { groupParts } from '@rubbet/core/unit';
 import { drawBuild } from '@rubbet/core/draw';
 import { printLength } from '@rubbet/core/measure';
-import { buildSpec, parseSpec } from '@rubbet/core/model';
-import { planSteps } from '@rubbet/core/steps';
+import { findNextStep, isBenchStep } from '@rubbet/core/steps';
 import type { Step } from '@rubbet/core/steps';
 import { api } from '../../data/api.ts';
 import type { ApiError } from '../../data/api.ts';
-import { useMe, useRules } from '../../data/hooks.ts';
-import type { WorkOrder, WorkPart } from '../../data/types.ts';
+import { useMe } from '../../data/hooks.ts';
+import type { WorkOrder, WorkPart, WorkPlanData } from '../../data/types.ts';
 import { DrawingView } from '../../parts/DrawingView.tsx';
 import { Loading } from '../../parts/Loading.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
@@ -62,23 +61,25 @@ export const Bench = () => {
   const { id = '' } = useParams();
   const { me, error: signedOut } = useMe();
   const { data, error, mutate } = useSWR<WorkOrder, ApiError>(me ? `/orders/${id}/work-order` : null);
-  const rules = useRules();
-  const { tell, fail } = useNotice();
-  const build = useMemo(() => (data ? buildSpec(parseSpec(data.spec)) : undefined), [data]);
-  const steps = useMemo(
-    () => (build ? planSteps(build, rules.labour).filter((s) => !['road', 'site', 'yard'].includes(s.station)) : []),
-    [build, rules.labour],
+  // What it was made from never changes, so it is fetched once.
+  const { data: plan, error: noPlan } = useSWR<WorkPlanData, ApiError>(
+    data ? `/orders/${id}/work-order/plan?p=${data.planId}` : null,
+    { revalidateIfStale: false },
   );
+  const { tell, fail } = useNotice();
+  const build = plan?.build;
+  const steps = useMemo(() => plan?.steps.filter(isBenchStep) ?? [], [plan]);
   const [at, setAt] = useState<string>();
   const [panel, setPanel] = useState<'none' | 'measure' | 'trouble'>('none');
   const [busy, setBusy] = useState(false);
-  const state = new Map((data?.steps ?? []).map((s) => [s.step_id, s]));
-  const open = steps.find((s) => state.get(s.id)?.state !== 'done');
+  const state = new Map((data?.steps ?? []).map((s) => [s.stepId, s]));
+  const states = new Map((data?.steps ?? []).map((s) => [s.stepId, s.state]));
+  const open = findNextStep(steps, states) ?? steps.find((s) => states.get(s.id) !== 'done');
   const step = steps.find((s) => s.id === at) ?? open ?? steps[steps.length - 1];
   const clock = useClock(step?.id);
   const row = step ? state.get(step.id) : undefined;
   const done = row?.state === 'done';
-  const byId = useMemo(() => new Map((data?.parts ?? []).map((p) => [p.part_id, p])), [data]);
+  const byId = useMemo(() => new Map((data?.parts ?? []).map((p) => [p.partId, p])), [data]);
   const drawing = useMemo(() => {
     if (!build || !step) return undefined;
     const panelView = step.view.startsWith('panel:') ? step.view : 'three';
@@ -131,8 +132,8 @@ export const Bench = () => {
   useEffect(() => setPanel('none'), [step?.id]);
 
   if (signedOut?.status === 401) return <Navigate to="/sign-in" state={{ from: `/bench/${id}` }} replace />;
-  if (error) throw error;
-  if (!data || !build || !step) return <Loading />;
+  if (error ?? noPlan) throw error ?? noPlan;
+  if (!data || !plan || !build || !step) return <Loading />;
   const tabs = [...new Set(steps.map(tabOf))];
   const mine = steps.filter((s) => tabOf(s) === tabOf(step));
   const parts = build.parts.filter((p) => step.parts.includes(p.id));
@@ -155,7 +156,17 @@ export const Bench = () => {
         <span>
           step {number} of {steps.length}
         </span>
-        <Box ml="auto" className="cond">
+        {data.doneAt && (
+          <Box bg="mosswash" color="ink" px={3} py={1} className="cond" data-testid="built">
+            Built. <Link to={`/orders/${id}`}>Back to the order</Link>
+          </Box>
+        )}
+        {data.order.held !== null && (
+          <Box bg="amberwash" color="ink" px={3} py={1} minW={0} data-testid="bench-held">
+            <strong className="cond">On hold:</strong> {data.order.held}
+          </Box>
+        )}
+        <Box ml="auto" className="cond" whiteSpace="nowrap">
           cut {cut} of {data.parts.length}
         </Box>
         <Box
@@ -189,7 +200,13 @@ export const Bench = () => {
         minH={0}
       >
         {step.verb === 'cut' ? (
-          <SawList work={data} step={step} build={build} onTick={(part, to) => void changePart(part, { state: to })} />
+          <SawList
+            work={data}
+            step={step}
+            build={build}
+            sheetPlan={plan.sheets}
+            onTick={(part, to) => void changePart(part, { state: to })}
+          />
         ) : (
           <>
             <Box
@@ -337,20 +354,6 @@ export const Bench = () => {
           </Big>
         )}
       </Box>
-      {data.doneAt && (
-        <Box
-          position="fixed"
-          top="70px"
-          right="16px"
-          bg="mosswash"
-          borderLeft="5px solid"
-          borderColor="moss"
-          px={4}
-          py={3}
-        >
-          Built. <Link to={`/orders/${id}`}>Back to the order</Link>
-        </Box>
-      )}
     </Box>
   );
 };

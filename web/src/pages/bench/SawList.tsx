@@ -4,9 +4,9 @@ import { describeCuts } from '@rubbet/core/formats';
 import type { SheetPlan } from '@rubbet/core/cut';
 import type { Step } from '@rubbet/core/steps';
 import { findItem, SHEETS } from '@rubbet/core/stock';
-import { readTicket, sheetPlanOf } from '@rubbet/core/takeoff';
 import type { WorkOrder, WorkPart } from '../../data/types.ts';
 import { Len } from '../../parts/Text.tsx';
+import { handOutPlaces, handOutTickets } from './tickets.ts';
 
 const Ticket = chakra('button', {
   base: {
@@ -33,24 +33,22 @@ export const SawList = ({
   work,
   step,
   build,
+  sheetPlan,
   onTick,
 }: {
   readonly work: WorkOrder;
   readonly step: Step;
   readonly build: Build;
+  readonly sheetPlan: SheetPlan;
   readonly onTick: (part: WorkPart, to: 'cut' | 'open') => void;
 }) => {
   const sheets = step.id === 'cut-sheets';
   const item = sheets ? undefined : build.parts.find((p) => step.parts.includes(p.id))?.item;
   const sticks = item ? work.sticks.sticks.filter((s) => s.item === item) : [];
   const longest = Math.max(96, ...sticks.map((s) => s.length));
-  // Which piece of a mark a ticket stands for: handed out in order, those cut first.
-  const queues = new Map<string, WorkPart[]>();
-  for (const p of [...work.parts].sort((a, b) => Number(b.state === 'cut') - Number(a.state === 'cut') || a.id - b.id))
-    queues.set(p.mark, [...(queues.get(p.mark) ?? []), p]);
-  const take = (mark: string): WorkPart | undefined => queues.get(mark)?.shift();
+  const tickets = handOutTickets(sticks, work.parts);
   const about = (mark: string) => build.parts.find((p) => p.mark === mark);
-  const done = work.parts.filter((p) => step.parts.includes(p.part_id) && p.state === 'cut').length;
+  const done = work.parts.filter((p) => step.parts.includes(p.partId) && p.state === 'cut').length;
   return (
     <Box overflow="auto" px={5} py={4} minH={0} tabIndex={0} role="region" aria-label="Cut tickets">
       <Box display="flex" alignItems="baseline" gap={4} mb={3}>
@@ -76,13 +74,9 @@ export const SawList = ({
             border="1px dashed"
             borderColor="soft"
           >
-            {s.cuts.map((c, k) => {
-              // A piece that is ripped down the middle is two parts at once.
-              const ticket = readTicket(c.id);
-              const { mark } = ticket;
-              const mine = Array.from({ length: ticket.parts }, () => take(mark)).filter((p) => p !== undefined);
+            {(tickets[i] ?? []).map((c, k) => {
+              const { mark, isCut, parts: mine } = c;
               const shape = about(mark);
-              const isCut = mine.length > 0 && mine.every((p) => p.state === 'cut');
               return (
                 <Ticket
                   key={k}
@@ -98,7 +92,7 @@ export const SawList = ({
                 >
                   {isCut ? '✓ ' : ''}
                   {mark}
-                  {ticket.parts === 2 ? ' × 2, ripped' : ''}
+                  {c.ripped ? ' × 2, ripped' : ''}
                   {c.length > 9 && (
                     <>
                       <br />
@@ -121,21 +115,21 @@ export const SawList = ({
           </Box>
         </Box>
       ))}
-      {sheets && <SheetList build={build} take={take} onTick={onTick} />}
+      {sheets && <SheetList plan={sheetPlan} parts={work.parts} onTick={onTick} />}
     </Box>
   );
 };
 
 const SheetList = ({
-  build,
-  take,
+  plan,
+  parts,
   onTick,
 }: {
-  readonly build: Build;
-  readonly take: (mark: string) => WorkPart | undefined;
+  readonly plan: SheetPlan;
+  readonly parts: readonly WorkPart[];
   readonly onTick: (part: WorkPart, to: 'cut' | 'open') => void;
 }) => {
-  const plan: SheetPlan = sheetPlanOf(build.parts);
+  const tickets = handOutPlaces(plan, parts);
   return (
     <Box display="grid" gridTemplateColumns="repeat(auto-fill, minmax(420px, 1fr))" gap={4}>
       {plan.sheets.map((s, i) => (
@@ -152,8 +146,9 @@ const SheetList = ({
             borderColor="soft"
           >
             {s.places.map((p, k) => {
-              const part = take(p.id);
-              const isCut = part?.state === 'cut';
+              const ticket = tickets[i]?.[k];
+              const part = ticket?.parts[0];
+              const isCut = ticket?.isCut ?? false;
               return (
                 <Ticket
                   key={k}

@@ -7,11 +7,12 @@ import { afterDrying } from '@rubbet/core/schedule';
 import { api } from '../../data/api.ts';
 import { longDay, shortDay } from '../../data/days.ts';
 import { useBoard, useMe } from '../../data/hooks.ts';
-import type { BoardData, BoardOperation } from '../../data/types.ts';
+import type { BoardData, BoardOperation, MoveData } from '../../data/types.ts';
 import { QuietButton } from '../../parts/Button.tsx';
 import { Loading } from '../../parts/Loading.tsx';
 import { Soft, Title } from '../../parts/Text.tsx';
 import { BlockTile, LANE, TILE } from './BlockTile.tsx';
+import { findDropTarget } from './dropTarget.ts';
 import { layLanes } from './layLanes.ts';
 import { PlanSays } from './PlanSays.tsx';
 import type { Said } from './PlanSays.tsx';
@@ -71,28 +72,11 @@ export const Crews = () => {
   const late = new Set(data.clashes.filter((c) => c.kind === 'late').map((c) => c.task));
   const office = me?.role === 'office';
 
-  const move = async (
-    task: string,
-    row: string,
-    start: number,
-    undo?: { readonly task: string; readonly row: string; readonly start: number },
-  ): Promise<void> => {
-    const op = data.operations.find((o) => o.id === task);
-    const day = data.calendar.days[Math.floor(start / data.calendar.minutes)];
-    if (!op || day === undefined || start < 0) return;
+  /** Does something to the board; what came of it is said beside it, and a refused move shows the board as it is now. */
+  const change = async (work: () => Promise<Said>): Promise<void> => {
     setBusy(true);
     try {
-      const next = await api<BoardData>('/board/move', {
-        method: 'POST',
-        body: { task, version: op.version, row, day, minute: Math.round(start % data.calendar.minutes) },
-      });
-      await mutate(next, { revalidate: false });
-      const shifted = (next.moved?.length ?? 1) - 1;
-      setSaid({
-        text: `${op.orderId} ${op.name} is on ${longDay(day)} now. ${shifted === 0 ? 'Nothing else moved.' : `${shifted} more ${shifted === 1 ? 'block' : 'blocks'} moved with it.`}`,
-        bad: false,
-        ...(undo ? { undo } : {}),
-      });
+      setSaid(await work());
     } catch (e) {
       setSaid({ text: e instanceof Error ? e.message : String(e), bad: true });
       await mutate();
@@ -100,33 +84,50 @@ export const Crews = () => {
       setBusy(false);
     }
   };
+  const move = async (task: string, row: string, start: number): Promise<void> => {
+    const op = data.operations.find((o) => o.id === task);
+    const day = data.calendar.days[Math.floor(start / data.calendar.minutes)];
+    if (!op || day === undefined || start < 0) return;
+    await change(async () => {
+      const { moved, before, ...next } = await api<MoveData>('/board/move', {
+        method: 'POST',
+        body: { task, version: op.version, row, day, minute: Math.round(start % data.calendar.minutes) },
+      });
+      await mutate(next, { revalidate: false });
+      const shifted = moved.length - 1;
+      return {
+        text: `${op.orderId} ${op.name} is on ${longDay(day)} now. ${shifted === 0 ? 'Nothing else moved.' : `${shifted} more ${shifted === 1 ? 'block' : 'blocks'} moved with it.`}`,
+        bad: false,
+        undo: before,
+      };
+    });
+  };
+  const putBack = (blocks: Said['undo']): Promise<void> =>
+    change(async () => {
+      await mutate(await api<BoardData>('/board/put-back', { method: 'POST', body: { blocks } }), {
+        revalidate: false,
+      });
+      const n = blocks?.length ?? 0;
+      return { text: n === 1 ? 'It stands where it stood.' : `All ${n} blocks stand where they stood.`, bad: false };
+    });
   const onDragEnd = (event: DragEndEvent): void => {
     const task = String(event.active.id);
     const block = data.blocks.find((b) => b.task === task);
     if (!block || !grid.current) return;
-    let start = Math.round((block.start + event.delta.x / perMinute) / SNAP) * SNAP;
-    start = Math.max(0, start);
-    const from = view.rows.findIndex((r) => r.row.id === block.row);
-    const lane = view.rows[from]?.drawn.find((d) => d.op.id === task)?.lane ?? 0;
-    let y = view.rows.slice(0, from).reduce((s, r) => s + r.lanes * LANE + 8, 0) + lane * LANE + 22 + event.delta.y;
-    let target = view.rows.length - 1;
-    for (const [i, r] of view.rows.entries()) {
-      y -= r.lanes * LANE + 8;
-      if (y < 0) {
-        target = i;
-        break;
-      }
-    }
-    const row = view.rows[target]?.row.id ?? block.row;
+    const { row, start } = findDropTarget(
+      block,
+      event.delta,
+      view.rows.map((r) => ({ id: r.row.id, lanes: r.lanes, laneOf: new Map(r.drawn.map((d) => [d.op.id, d.lane])) })),
+      { perMinute, lane: LANE, pad: 8, snap: SNAP },
+    );
     if (row === block.row && start === block.start) return;
-    void move(task, row, start, { task, row: block.row, start: block.start });
+    void move(task, row, start);
   };
   const onKey = (e: React.KeyboardEvent): void => {
     if (!held || !office || busy) return;
     const block = data.blocks.find((b) => b.task === held);
     if (!block) return;
     const index = data.rows.findIndex((r) => r.id === block.row);
-    const before = { task: held, row: block.row, start: block.start };
     const step = {
       ArrowLeft: [-data.calendar.minutes, 0],
       ArrowRight: [data.calendar.minutes, 0],
@@ -137,7 +138,7 @@ export const Crews = () => {
     if (!step) return;
     e.preventDefault();
     const row = data.rows[Math.min(data.rows.length - 1, Math.max(0, index + (step[1] ?? 0)))]?.id ?? block.row;
-    void move(held, row, Math.max(0, block.start + (step[0] ?? 0)), before);
+    void move(held, row, Math.max(0, block.start + (step[0] ?? 0)));
   };
   const heldOp = data.operations.find((o) => o.id === held);
   const heldBlock = data.blocks.find((b) => b.task === held);
@@ -324,7 +325,7 @@ export const Crews = () => {
         data={data}
         said={said}
         held={heldOp && heldBlock ? { op: heldOp, block: heldBlock } : undefined}
-        onPutBack={(undo) => void move(undo.task, undo.row, undo.start)}
+        onPutBack={(undo) => void putBack(undo)}
         onOpen={(id) => void navigate(`/orders/${id}`)}
       />
     </Box>

@@ -2,16 +2,12 @@ import { Box } from '@chakra-ui/react';
 import { dayOf } from '@rubbet/core/schedule';
 import type { Block } from '@rubbet/core/schedule';
 import { shortDay } from '../../data/days.ts';
-import type { BoardData, BoardOperation } from '../../data/types.ts';
+import type { BoardData, BoardOperation, MoveData } from '../../data/types.ts';
 import { Button, QuietButton } from '../../parts/Button.tsx';
 import { Heading, Soft } from '../../parts/Text.tsx';
 
-/** Where a block stood before it was moved. */
-export interface Before {
-  readonly task: string;
-  readonly row: string;
-  readonly start: number;
-}
+/** Where every block of a move stood before it. */
+export type Before = MoveData['before'];
 
 /** What came of the last move, in words. */
 export interface Said {
@@ -48,8 +44,11 @@ export const PlanSays = ({
           mb={3}
           data-said={said.bad ? 'refused' : 'moved'}
         >
-          <strong className="cond">{said.bad ? 'It stays where it was.' : 'Moved by hand.'}</strong> {said.text}
-          {said.undo && (
+          <strong className="cond">
+            {said.bad ? 'It stays where it was.' : said.undo ? 'Moved by hand.' : 'Put back.'}
+          </strong>{' '}
+          {said.text}
+          {said.undo && said.undo.length > 0 && (
             <Box mt={2}>
               <QuietButton onClick={() => said.undo && onPutBack(said.undo)}>Put it back</QuietButton>
             </Box>

@@ -1,11 +1,12 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import { judgeAct, lifeOf } from '@rubbet/core/order';
 import { api } from '../../data/api.ts';
 import { Button, LinkButton } from '../../parts/Button.tsx';
 import { Empty } from '../../parts/Loading.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
-import { Figure, Title } from '../../parts/Text.tsx';
+import { Figure, Soft, Title } from '../../parts/Text.tsx';
 import { useStation } from './OrderPage.tsx';
 
 /** Bench station of an order: makes the work order, shows how far it has come, prints it, opens it at a bench. */
@@ -26,7 +27,8 @@ export const BenchStation = () => {
     }
   };
   const w = order.workOrder;
-  if (!order.accepted)
+  const refused = judgeAct(lifeOf(order), 'make work order').refusal;
+  if (!order.accepted && !w)
     return (
       <Box p={6}>
         <Empty>
@@ -43,9 +45,14 @@ export const BenchStation = () => {
           The work order freezes revision {order.revision?.number}: every part with its mark, stick bars, tape marks,
           steps in order.
         </Box>
-        <Button disabled={busy} onClick={() => void make()}>
+        <Button disabled={busy || refused !== undefined} onClick={() => void make()}>
           Make the work order
         </Button>
+        {refused && (
+          <Soft display="block" mt={2}>
+            {refused.why}
+          </Soft>
+        )}
       </Box>
     );
   return (

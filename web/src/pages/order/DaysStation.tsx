@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { dayOf } from '@rubbet/core/schedule';
 import { printMinutes } from '@rubbet/core/measure';
+import { judgeAct, lifeOf } from '@rubbet/core/order';
 import { api } from '../../data/api.ts';
 import { longDay, shortDay } from '../../data/days.ts';
 import { useBoard } from '../../data/hooks.ts';
@@ -21,6 +22,7 @@ export const DaysStation = () => {
   const [busy, setBusy] = useState(false);
   if (error) throw error;
   if (!data) return <Loading />;
+  const refused = judgeAct(lifeOf(order), 'plan days').refusal;
   const mine = data.operations.filter((o) => o.orderId === order.id);
   const plan = async (): Promise<void> => {
     setBusy(true);
@@ -37,7 +39,7 @@ export const DaysStation = () => {
   if (mine.length === 0)
     return (
       <Box p={6}>
-        {order.accepted ? (
+        {order.accepted && refused === undefined ? (
           <>
             <Title mb={2}>Not on the board yet</Title>
             <Box mb={4} maxW="560px">
@@ -50,6 +52,8 @@ export const DaysStation = () => {
           </>
         ) : order.deliveredAt ? (
           <Empty>This order is built and delivered.</Empty>
+        ) : order.accepted && refused ? (
+          <Empty>{refused.why}</Empty>
         ) : (
           <Empty>
             Only accepted orders go on the board. <Link to={`/orders/${order.id}/price`}>Settle the price first.</Link>

@@ -1,30 +1,23 @@
 import { Box } from '@chakra-ui/react';
-import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { adviseMoving, sizeFlock } from '@rubbet/core/flock';
-import type { Flock } from '@rubbet/core/flock';
 import { printMoney } from '@rubbet/core/measure';
 import { buildSpec } from '@rubbet/core/model';
 import type { Spec } from '@rubbet/core/model';
 import useSWR from 'swr';
+import { isSame } from '../../data/drafts.ts';
 import { useRules } from '../../data/hooks.ts';
 import type { Model } from '../../data/types.ts';
+import { useKept } from '../../data/useKept.ts';
 import { useRanking } from '../../workers/useRanking.ts';
 import { Button, LinkButton, QuietButton } from '../../parts/Button.tsx';
+import { DraftBar } from '../../parts/DraftBar.tsx';
 import { Choices, Field, Input } from '../../parts/Fields.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { Figure, Heading, Soft, Title } from '../../parts/Text.tsx';
+import { compareFlocks, readFlock, typedFlock } from './flock.ts';
+import type { TypedFlock } from './flock.ts';
 import { useStation } from './OrderPage.tsx';
-
-const START: Flock = {
-  kind: 'layers',
-  now: 4,
-  later: 6,
-  breed: 'standard',
-  ranging: true,
-  mover: 'two adults',
-  moves: 'never',
-};
 
 const NEEDS: Readonly<Record<string, string>> = {
   house: 'house floor',
@@ -36,18 +29,15 @@ const NEEDS: Readonly<Record<string, string>> = {
 
 /** Flock station: how many birds now and in two years, and what they need; what runs out first in the unit in hand. */
 export const FlockStation = () => {
-  const { order, write } = useStation();
+  const { order, write, keep } = useStation();
   const { tell, fail } = useNotice();
   const navigate = useNavigate();
   const rules = useRules();
   const { data: models } = useSWR<Model[]>('/models');
-  const [flock, setFlock] = useState<Flock>(order.flock ?? START);
-  const [text, setText] = useState({ now: String(flock.now), later: String(flock.later) });
-  const set = (change: Partial<Flock>): void => setFlock((f) => ({ ...f, ...change }));
-  const count = (raw: string): string | undefined =>
-    /^\d+$/.test(raw) && Number(raw) >= 1 && Number(raw) <= 500 ? undefined : 'A whole number from 1 to 500.';
-  const errors = { now: count(text.now), later: count(text.later) };
+  const kept = useKept(`order ${order.id} flock`, typedFlock(order.flock));
+  const { errors, flock } = readFlock(kept.value);
   const bad = errors.now !== undefined || errors.later !== undefined;
+  const set = (change: Partial<TypedFlock>): void => kept.set((f) => ({ ...f, ...change }));
   const spec = order.revision?.spec ?? order.model?.spec;
   const build = spec ? buildSpec(spec) : undefined;
   const sizing = sizeFlock(flock, build?.capacity, rules.check.flock);
@@ -60,8 +50,8 @@ export const FlockStation = () => {
   /** Starts the order's build from a model, or from a size of it that is enough. */
   const start = async (spec: Spec, name: string): Promise<void> => {
     try {
-      const kept = await write('', 'PATCH', { version: order.version, flock });
-      await write('/revisions', 'POST', { version: kept.version, spec, note: `from ${name}` });
+      const written = await write('', 'PATCH', { version: order.version, flock });
+      await write('/revisions', 'POST', { version: written.version, spec, note: `from ${name}` });
       tell(`${name} is the start of this order's build.`);
       void navigate(`/orders/${order.id}/build`);
     } catch (error) {
@@ -70,7 +60,12 @@ export const FlockStation = () => {
   };
   const save = async (): Promise<void> => {
     try {
-      await write('', 'PATCH', { version: order.version, flock });
+      await keep(
+        '',
+        'PATCH',
+        (o) => ({ version: o.version, flock }),
+        (o) => isSame(o.flock, order.flock),
+      );
       tell('The flock is written down.');
       void navigate(`/orders/${order.id}/build`);
     } catch (error) {
@@ -81,12 +76,13 @@ export const FlockStation = () => {
     <Box p={6} display="grid" gridTemplateColumns={{ base: '1fr', lg: '420px 1fr' }} gap={10} pb={16}>
       <Box>
         <Title mb={4}>Who will live in it</Title>
+        <DraftBar kept={kept} both={() => compareFlocks(kept.value, typedFlock(order.flock))} />
         <Box display="grid" gap={4}>
           <Box>
             <Soft>Birds for</Soft>
             <Choices
               label="Birds for"
-              value={flock.kind}
+              value={kept.value.kind}
               onChange={(kind) => set({ kind, ...(kind === 'meat' ? { moves: 'daily', ranging: false } : {}) })}
               choices={[
                 { value: 'layers', label: 'Eggs' },
@@ -102,11 +98,8 @@ export const FlockStation = () => {
                     id={id}
                     inputMode="numeric"
                     aria-invalid={errors[key] !== undefined}
-                    value={text[key]}
-                    onChange={(e) => {
-                      setText((t) => ({ ...t, [key]: e.target.value }));
-                      if (count(e.target.value) === undefined) set({ [key]: Number(e.target.value) });
-                    }}
+                    value={kept.value[key]}
+                    onChange={(e) => set({ [key]: e.target.value })}
                   />
                 )}
               </Field>
@@ -163,7 +156,7 @@ export const FlockStation = () => {
             />
           </Box>
           <Box>
-            <Soft>By</Soft>
+            <Soft>Moved by</Soft>
             <Choices
               label="Moved by"
               value={flock.mover}
@@ -177,7 +170,7 @@ export const FlockStation = () => {
             />
           </Box>
           <Box>
-            <Button disabled={bad} onClick={() => void save()}>
+            <Button disabled={bad || kept.standing === 'both'} onClick={() => void save()}>
               Keep the flock, go to Build
             </Button>
           </Box>

@@ -1,44 +1,27 @@
 import { Box } from '@chakra-ui/react';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { passGate } from '@rubbet/core/check';
 import { drawPads } from '@rubbet/core/draw';
-import { LengthError, parseLength, printLength } from '@rubbet/core/measure';
+import { printLength } from '@rubbet/core/measure';
 import { measureSiteRamp, planPads } from '@rubbet/core/site';
 import type { PadReading, Survey } from '@rubbet/core/site';
 import { buildSpec } from '@rubbet/core/model';
+import { isSame } from '../../data/drafts.ts';
 import { useRules } from '../../data/hooks.ts';
+import { useKept } from '../../data/useKept.ts';
 import { Button } from '../../parts/Button.tsx';
 import { DrawingView } from '../../parts/DrawingView.tsx';
+import { DraftBar } from '../../parts/DraftBar.tsx';
 import { Field, Input } from '../../parts/Fields.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { Figure, Heading, Len, Soft, Title } from '../../parts/Text.tsx';
+import { compareGrounds, CORNERS, isSameGround, readGate, readRod, typedGround } from './ground.ts';
+import type { TypedGround } from './ground.ts';
 import { useStation } from './OrderPage.tsx';
-
-const CORNERS = ['front left', 'front right', 'back right', 'back left'] as const;
-
-/** A reading as typed: the inches, or what is wrong with it. */
-const read = (text: string): { readonly rod?: number; readonly error?: string } => {
-  if (text.trim() === '') return { error: 'Read the rod here.' };
-  try {
-    const rod = parseLength(text);
-    return rod < 0 || rod > 300 ? { error: 'From 0 to 300 inches.' } : { rod };
-  } catch (error) {
-    if (error instanceof LengthError) return { error: 'Write it like 52 1/2.' };
-    throw error;
-  }
-};
-
-/** The narrowest way in as typed, if it was measured. */
-const readGate = (text: string): { readonly width?: number; readonly error?: string } => {
-  if (text.trim() === '') return {};
-  const { rod, error } = read(text);
-  if (error !== undefined || rod === undefined) return { error: error ?? 'Write it like 52 1/2.' };
-  return rod < 12 ? { error: 'A way in is at least 12 inches wide.' } : { width: rod };
-};
 
 /** Ground station: four rod readings to pad heights. */
 export const GroundStation = () => {
-  const { order, write } = useStation();
+  const { order, keep } = useStation();
   const { tell, fail } = useNotice();
   const rules = useRules();
   const spec = order.revision?.spec;
@@ -51,14 +34,11 @@ export const GroundStation = () => {
     [x1 - inset, y1 - inset],
     [x0 + inset, y1 - inset],
   ] as const;
-  const saved = order.survey?.survey;
-  const [texts, setTexts] = useState<readonly string[]>(
-    CORNERS.map((_, i) => (saved?.pads[i] ? printLength(saved.pads[i].rod) : '')),
-  );
-  const [liftText, setLift] = useState(printLength(saved?.lift ?? 0));
-  const [gateText, setGate] = useState(saved?.gate === undefined ? '' : printLength(saved.gate));
-  const readings = texts.map(read);
-  const lift = read(liftText);
+  const kept = useKept(`order ${order.id} ground`, typedGround(order.survey?.survey), isSameGround);
+  const { texts, lift: liftText, gate: gateText } = kept.value;
+  const set = (change: Partial<TypedGround>): void => kept.set((g) => ({ ...g, ...change }));
+  const readings = texts.map(readRod);
+  const lift = readRod(liftText);
   const gate = readGate(gateText);
   const complete =
     readings.every((r) => r.rod !== undefined) && lift.rod !== undefined && lift.rod <= 48 && gate.error === undefined;
@@ -82,7 +62,12 @@ export const GroundStation = () => {
   const save = async (): Promise<void> => {
     if (!survey) return;
     try {
-      await write('/survey', 'PUT', { version: order.survey?.version ?? 0, survey });
+      await keep(
+        '/survey',
+        'PUT',
+        (o) => ({ version: o.survey?.version ?? 0, survey }),
+        (o) => isSame(o.survey?.survey, order.survey?.survey),
+      );
       tell('The readings are written down and the pads are set.');
     } catch (error) {
       fail(error);
@@ -92,6 +77,7 @@ export const GroundStation = () => {
     <Box p={6} display="grid" gridTemplateColumns={{ base: '1fr', md: '330px 1fr' }} gap={10} pb={16}>
       <Box>
         <Title mb={1}>Rod readings</Title>
+        <DraftBar kept={kept} both={() => compareGrounds(kept.value, typedGround(order.survey?.survey))} />
         <Soft>Level set up once, rod on the ground at each corner. The larger the reading, the lower the ground.</Soft>
         <Box display="grid" gap={3} mt={4}>
           {CORNERS.map((name, i) => (
@@ -103,7 +89,7 @@ export const GroundStation = () => {
                   placeholder="52 1/2"
                   value={texts[i] ?? ''}
                   aria-invalid={texts[i] !== '' && readings[i]?.error !== undefined}
-                  onChange={(e) => setTexts(texts.map((t, k) => (k === i ? e.target.value : t)))}
+                  onChange={(e) => set({ texts: texts.map((t, k) => (k === i ? e.target.value : t)) })}
                 />
               )}
             </Field>
@@ -112,7 +98,9 @@ export const GroundStation = () => {
             label="Highest pad stands over its ground by"
             error={lift.error ?? ((lift.rod ?? 0) > 48 ? 'At most 48 inches.' : undefined)}
           >
-            {(id) => <Input id={id} className="cond" value={liftText} onChange={(e) => setLift(e.target.value)} />}
+            {(id) => (
+              <Input id={id} className="cond" value={liftText} onChange={(e) => set({ lift: e.target.value })} />
+            )}
           </Field>
           <Field
             label="Narrowest way in"
@@ -126,7 +114,7 @@ export const GroundStation = () => {
                 placeholder="not measured"
                 value={gateText}
                 aria-invalid={gate.error !== undefined}
-                onChange={(e) => setGate(e.target.value)}
+                onChange={(e) => set({ gate: e.target.value })}
               />
             )}
           </Field>
@@ -154,7 +142,7 @@ export const GroundStation = () => {
             </Box>
           )}
           <Box>
-            <Button disabled={!complete} onClick={() => void save()}>
+            <Button disabled={!complete || kept.standing === 'both'} onClick={() => void save()}>
               Keep these readings
             </Button>
           </Box>

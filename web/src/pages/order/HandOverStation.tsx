@@ -1,8 +1,10 @@
 import { Box } from '@chakra-ui/react';
-import { useState } from 'react';
 import { Link } from 'react-router';
 import { moment } from '../../data/days.ts';
+import { useKept } from '../../data/useKept.ts';
+import { useAsk } from '../../parts/Ask.tsx';
 import { Button } from '../../parts/Button.tsx';
+import { DraftBar } from '../../parts/DraftBar.tsx';
 import { Empty } from '../../parts/Loading.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { Title } from '../../parts/Text.tsx';
@@ -18,11 +20,15 @@ const SHOWN = [
   'Check again after a month and after winter',
 ] as const;
 
+const NOTHING: readonly string[] = [];
+
 /** Hand-over: what is shown to the customer, then the end of the tape. */
 export const HandOverStation = () => {
   const { order, write } = useStation();
   const { tell, fail } = useNotice();
-  const [shown, setShown] = useState<readonly string[]>([]);
+  const ask = useAsk();
+  const kept = useKept<readonly string[]>(`order ${order.id} hand-over`, NOTHING);
+  const shown = kept.value;
   if (order.handedOverAt)
     return (
       <Box p={6}>
@@ -39,8 +45,18 @@ export const HandOverStation = () => {
       </Box>
     );
   const end = async (): Promise<void> => {
+    const answer = await ask({
+      title: 'Hand it over?',
+      lines: [
+        `${order.customer.name} has the keys and was shown everything on the list.`,
+        'After this nothing of the order is changed any more, and the delivery cannot be taken back.',
+      ],
+      yes: 'Hand it over',
+    });
+    if (!answer) return;
     try {
       await write('/hand-over', 'POST', { version: order.version });
+      kept.set(NOTHING);
       tell('Handed over.');
     } catch (error) {
       fail(error);
@@ -49,6 +65,7 @@ export const HandOverStation = () => {
   return (
     <Box p={6} maxW="640px">
       <Title mb={3}>Show the customer</Title>
+      <DraftBar kept={kept} both={() => []} />
       {SHOWN.map((s) => (
         <Box
           key={s}
@@ -65,7 +82,7 @@ export const HandOverStation = () => {
               type="checkbox"
               checked={shown.includes(s)}
               style={{ width: 22, height: 22 }}
-              onChange={(e) => setShown(e.target.checked ? [...shown, s] : shown.filter((x) => x !== s))}
+              onChange={(e) => kept.set(e.target.checked ? [...shown, s] : shown.filter((x) => x !== s))}
             />
             {s}
           </label>

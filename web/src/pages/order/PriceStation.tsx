@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import useSWR from 'swr';
 import { printMinutes, printMoney } from '@rubbet/core/measure';
+import { judgeAct, lifeOf } from '@rubbet/core/order';
 import type { ApiError } from '../../data/api.ts';
 import { moment } from '../../data/days.ts';
 import type { PriceSheet } from '../../data/types.ts';
@@ -39,6 +40,7 @@ export const PriceStation = () => {
   if (error) throw error;
   if (!data) return <Loading />;
   const price = order.accepted?.price ?? data.price;
+  const refused = judgeAct(lifeOf(order), 'accept').refusal;
   const stops = data.findings.filter((f) => f.severity === 'stop');
   const accept = async (): Promise<void> => {
     setBusy(true);
@@ -101,7 +103,7 @@ export const PriceStation = () => {
           {order.accepted ? (
             <Box bg="mosswash" borderLeft="4px solid" borderColor="moss" px={3} py={2}>
               Accepted {moment(order.accepted.at)}. A new revision needs a new acceptance.{' '}
-              <Link to={`/orders/${order.id}/bench`}>Make the work order</Link>
+              <Link to={`/orders/${order.id}/days`}>Put it on the board</Link>
             </Box>
           ) : stops.length > 0 ? (
             <Box bg="keelwash" borderLeft="4px solid" borderColor="keel" px={3} py={2}>
@@ -109,9 +111,16 @@ export const PriceStation = () => {
               <Link to={`/orders/${order.id}/build`}>Mend it at Build</Link>
             </Box>
           ) : (
-            <Button disabled={busy} onClick={() => void accept()}>
-              The customer accepts
-            </Button>
+            <>
+              <Button disabled={busy || refused !== undefined} onClick={() => void accept()}>
+                The customer accepts
+              </Button>
+              {refused && (
+                <Soft display="block" mt={2}>
+                  {refused.why}
+                </Soft>
+              )}
+            </>
           )}
         </Box>
       </Box>

@@ -4,14 +4,16 @@ import { useForm } from 'react-hook-form';
 import { Link } from 'react-router';
 import useSWR from 'swr';
 import { printWeight } from '@rubbet/core/measure';
+import { judgeAct, lifeOf } from '@rubbet/core/order';
 import type { ApiError } from '../../data/api.ts';
 import { longDay, moment } from '../../data/days.ts';
 import type { LoadOn } from '../../data/types.ts';
+import { useAsk } from '../../parts/Ask.tsx';
 import { Button, LinkButton, QuietButton } from '../../parts/Button.tsx';
 import { Field, Input, Select, TextArea } from '../../parts/Fields.tsx';
 import { Empty, Loading } from '../../parts/Loading.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
-import { Heading, Len, Title } from '../../parts/Text.tsx';
+import { Heading, Len, Soft, Title } from '../../parts/Text.tsx';
 import { useStation } from './OrderPage.tsx';
 
 interface Entry {
@@ -25,6 +27,7 @@ interface Entry {
 export const RoadStation = () => {
   const { order, write } = useStation();
   const { tell, fail } = useNotice();
+  const ask = useAsk();
   const { data, error } = useSWR<LoadOn[], ApiError>(order.revision ? `/orders/${order.id}/loads` : null);
   const { register, handleSubmit, formState } = useForm<Entry>({
     defaultValues: {
@@ -52,10 +55,38 @@ export const RoadStation = () => {
       fail(e);
     }
   });
+  const life = lifeOf(order);
+  const notYet = judgeAct(life, 'deliver').refusal;
+  const noDay = judgeAct(life, 'set delivery').refusal;
   const deliver = async (): Promise<void> => {
+    const answer = await ask({
+      title: 'Has it been delivered?',
+      lines: [
+        `Order ${order.id}, ${order.title}, stands on its ground at ${order.customer.name}’s.`,
+        'Until it is handed over this can be taken back.',
+      ],
+      yes: 'It has been delivered',
+      no: 'Not yet',
+    });
+    if (!answer) return;
     try {
       await write('/deliver', 'POST', { version: order.version });
       tell('Delivered.');
+    } catch (e) {
+      fail(e);
+    }
+  };
+  const takeBack = async (): Promise<void> => {
+    const answer = await ask({
+      title: 'It was not delivered after all?',
+      lines: ['The time of delivery is taken off; its load and drive are open again.'],
+      yes: 'Take it back',
+      reason: 'What happened?',
+    });
+    if (!answer) return;
+    try {
+      await write('/take-back-delivery', 'POST', { version: order.version, why: answer.why });
+      tell('The delivery is taken back.');
     } catch (e) {
       fail(e);
     }
@@ -147,10 +178,15 @@ export const RoadStation = () => {
                 {(id) => <TextArea id={id} {...register('notes')} />}
               </Field>
               {order.delivery ? (
-                <QuietButton type="submit">Change the delivery</QuietButton>
+                <QuietButton type="submit" disabled={noDay !== undefined}>
+                  Change the delivery
+                </QuietButton>
               ) : (
-                <Button type="submit">Set the delivery day</Button>
+                <Button type="submit" disabled={noDay !== undefined}>
+                  Set the delivery day
+                </Button>
               )}
+              {noDay && <Soft>{noDay.why}</Soft>}
             </Box>
           </form>
         )}
@@ -159,9 +195,23 @@ export const RoadStation = () => {
             {order.deliveredAt ? (
               <Box bg="mosswash" borderLeft="4px solid" borderColor="moss" px={3} py={2}>
                 Delivered {moment(order.deliveredAt)}. <Link to={`/orders/${order.id}/hand-over`}>Hand it over</Link>
+                {!order.handedOverAt && (
+                  <Box mt={2}>
+                    <QuietButton onClick={() => void takeBack()}>It was not delivered</QuietButton>
+                  </Box>
+                )}
               </Box>
             ) : (
-              <Button onClick={() => void deliver()}>It has been delivered</Button>
+              <>
+                <Button disabled={notYet !== undefined} onClick={() => void deliver()}>
+                  It has been delivered
+                </Button>
+                {notYet && (
+                  <Soft display="block" mt={2}>
+                    {notYet.why}
+                  </Soft>
+                )}
+              </>
             )}
           </Box>
         )}

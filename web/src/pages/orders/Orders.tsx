@@ -29,6 +29,11 @@ const Filter = chakra('button', {
   },
 });
 
+/** Places of an order beside its stations. */
+const ASIDE: Readonly<Record<string, string>> = { done: 'Handed over', held: 'On hold', cancelled: 'Cancelled' };
+const placeName = (place: string): string =>
+  ASIDE[place] ?? STATION_NAMES[STATIONS.find((s) => s === place) ?? 'flock'];
+
 /** A little tape that shows how far an order has come. */
 const MiniTape = ({ station }: { readonly station: string }) => {
   const reached = station === 'done' ? STATIONS.length : STATIONS.findIndex((s) => s === station);
@@ -47,7 +52,7 @@ const MiniTape = ({ station }: { readonly station: string }) => {
           <Box key={s} flex={1} borderRight="1px solid" borderColor="tick" bg={i < reached ? 'tape' : 'tapeoff'} />
         ))}
       </Box>
-      <span>{station === 'done' ? 'Handed over' : STATION_NAMES[STATIONS[reached] ?? 'flock']}</span>
+      <span>{placeName(station)}</span>
     </Box>
   );
 };

@@ -1,3 +1,6 @@
+import { boundsOf } from '@rubbet/core/order';
+import type { BusinessRules } from '@rubbet/core/order';
+
 /** A setting as the form shows it: where it is, what it is called, and how its number is written. */
 export interface SettingField {
   readonly path: string;
@@ -60,6 +63,8 @@ export const FIELDS: readonly SettingField[] = [
   field('labour.cutPerPiece', 'Labour', 'Cutting a piece', 'min'),
   field('labour.framePerPart', 'Labour', 'Framing a part', 'min'),
   field('labour.skinPerSheet', 'Labour', 'Skinning a sheet', 'min'),
+  field('labour.roadMilesPerHour', 'Labour', 'Driving with a trailer', 'mph'),
+  field('labour.roadFixed', 'Labour', 'Lost on every drive', 'min'),
   field('labour.meshPerSquareFoot', 'Labour', 'Mesh, a square foot', 'min'),
   field('pads.embed', 'Ground', 'First course let in', 'in'),
   field('pads.fillFrom', 'Ground', 'Fill pads from', 'courses'),
@@ -84,6 +89,14 @@ export const withPath = (root: Record<string, unknown>, path: string, value: unk
 /** A kept value as the form shows it. */
 export const showField = (f: SettingField, value: number | undefined): string =>
   value === undefined ? '' : String(Math.round((value / f.scale) * 1000) / 1000);
+
+/** What is wrong with what was typed, in words; undefined when it can be kept. */
+export const faultOf = (f: SettingField, text: string, defaults: BusinessRules): string | undefined => {
+  const value = readField(f, text);
+  if (value === undefined) return `${f.unit}, 0 or more`;
+  const [least, most] = boundsOf(f.path, pathValue(defaults, f.path) ?? 0);
+  return value < least || value > most ? `${f.unit}, ${showField(f, least)} to ${showField(f, most)}` : undefined;
+};
 
 /** What was typed as a kept value; undefined when it is no number of 0 or more. Money is kept in whole cents. */
 export const readField = (f: SettingField, text: string): number | undefined => {

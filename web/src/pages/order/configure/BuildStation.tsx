@@ -20,11 +20,14 @@ import {
 import type { LengthParam, Spec } from '@rubbet/core/model';
 import { siteOf } from '@rubbet/core/check';
 import type { Finding } from '@rubbet/core/check';
+import { isSame } from '../../../data/drafts.ts';
 import { useMe, useRules } from '../../../data/hooks.ts';
+import { useKept } from '../../../data/useKept.ts';
 import type { Model } from '../../../data/types.ts';
 import { useComputation } from '../../../workers/useComputation.ts';
 import { Button, QuietButton } from '../../../parts/Button.tsx';
 import { Difference } from '../../../parts/Difference.tsx';
+import { DraftBar } from '../../../parts/DraftBar.tsx';
 import { DrawingView } from '../../../parts/DrawingView.tsx';
 import { Choices, Select } from '../../../parts/Fields.tsx';
 import { Loading } from '../../../parts/Loading.tsx';
@@ -40,7 +43,9 @@ import { ParamForm } from './ParamForm.tsx';
 import { SaveModel } from './SaveModel.tsx';
 import { ViewRail, VIEWS } from './ViewRail.tsx';
 import type { View } from './ViewRail.tsx';
+import { compareSpecs } from './compareSpecs.ts';
 import { useHistory } from './useHistory.ts';
+import type { History } from './useHistory.ts';
 
 const Scene = lazy(async () => ({ default: (await import('./Scene.tsx')).Scene }));
 
@@ -82,12 +87,17 @@ export const BuildStation = () => {
   return <Configure key={`${order.id}`} first={spec} />;
 };
 
+/** Whether two histories have come to the same spec, however they came there. */
+const isSameNow = (a: History<Spec>, b: History<Spec>): boolean => isSame(a.now, b.now);
+
 const Configure = ({ first }: { readonly first: Spec }) => {
-  const { order, write } = useStation();
+  const { order, keep } = useStation();
   const { me } = useMe();
   const { tell, fail } = useNotice();
   const rules = useRules();
-  const history = useHistory<Spec>(first);
+  const ofServer = useMemo((): History<Spec> => ({ past: [], now: first, next: [] }), [first]);
+  const drawing = useKept(`order ${order.id} build`, ofServer, isSameNow);
+  const history = useHistory<Spec>(drawing.value, drawing.set);
   const { now: kept, set } = history;
   const [draft, setDraft] = useState<Spec>();
   const spec = draft ?? kept;
@@ -198,12 +208,17 @@ const Configure = ({ first }: { readonly first: Spec }) => {
     const now = patch(kept.params);
     return now ? [{ label, patch: now }] : [];
   });
-  const saved = order.revision && JSON.stringify(order.revision.spec) === JSON.stringify(kept);
+  const saved = order.revision !== null && drawing.standing === 'kept';
 
   const save = async (): Promise<void> => {
     setBusy(true);
     try {
-      const next = await write('/revisions', 'POST', { version: order.version, spec: kept });
+      const next = await keep(
+        '/revisions',
+        'POST',
+        (o) => ({ version: o.version, spec: kept }),
+        (o) => isSame(o.revision?.spec ?? null, order.revision?.spec ?? null),
+      );
       tell(`Kept as revision ${next.revision?.number ?? ''}.`);
     } catch (error) {
       fail(error);
@@ -244,7 +259,10 @@ const Configure = ({ first }: { readonly first: Spec }) => {
                 Redo
               </QuietButton>
               {me?.role === 'office' && (
-                <Button onClick={() => void save()} disabled={busy || saved === true || !computed}>
+                <Button
+                  onClick={() => void save()}
+                  disabled={busy || saved || !computed || drawing.standing === 'both'}
+                >
                   {saved ? 'Kept' : 'Keep this revision'}
                 </Button>
               )}
@@ -311,6 +329,13 @@ const Configure = ({ first }: { readonly first: Spec }) => {
           <ViewRail thumbs={thumbs} view={view} onView={setView} />
         </Box>
         <Box overflow="auto" minH={0} px="18px" pt="12px" pb={6}>
+          <DraftBar kept={drawing} both={() => compareSpecs(kept, first)}>
+            {build && drawing.standing === 'both' && kept.family === first.family && (
+              <Box mt={2} maxH="180px" overflow="auto">
+                <Difference before={buildSpec(first)} after={build} />
+              </Box>
+            )}
+          </DraftBar>
           <Box display="flex" alignItems="center" gap={3} mb={2}>
             <Title fontSize="17px" flexShrink={0}>
               Built as

@@ -1,16 +1,18 @@
-import { useCallback, useEffect, useReducer } from 'react';
+import { useCallback, useEffect } from 'react';
 
-interface State<T> {
+/** A value with what it was before and what was taken back, oldest first and nearest first. */
+export interface History<T> {
   readonly past: readonly T[];
   readonly now: T;
   readonly next: readonly T[];
 }
 type Action<T> = { readonly type: 'set'; readonly value: T } | { readonly type: 'undo' } | { readonly type: 'redo' };
 
-const DEEPEST = 200;
+/** Steps that can be undone; they are put aside with a draft. */
+const DEEPEST = 100;
 
 /** One step of a history. */
-export const stepHistory = <T>(s: State<T>, a: Action<T>): State<T> => {
+export const stepHistory = <T>(s: History<T>, a: Action<T>): History<T> => {
   if (a.type === 'set') return { past: [...s.past.slice(-DEEPEST), s.now], now: a.value, next: [] };
   if (a.type === 'undo') {
     const last = s.past[s.past.length - 1];
@@ -20,12 +22,11 @@ export const stepHistory = <T>(s: State<T>, a: Action<T>): State<T> => {
   return first === undefined ? s : { past: [...s.past, s.now], now: first, next: rest };
 };
 
-/** A value with undo and redo, on Ctrl Z and Ctrl Y as well. */
-export const useHistory = <T>(first: T) => {
-  const [state, dispatch] = useReducer(stepHistory<T>, { past: [], now: first, next: [] });
-  const set = useCallback((value: T) => dispatch({ type: 'set', value }), []);
-  const undo = useCallback(() => dispatch({ type: 'undo' }), []);
-  const redo = useCallback(() => dispatch({ type: 'redo' }), []);
+/** A history that is kept by somebody else, with undo and redo, on Ctrl Z and Ctrl Y as well. */
+export const useHistory = <T>(history: History<T>, change: (step: (h: History<T>) => History<T>) => void) => {
+  const set = useCallback((value: T) => change((h) => stepHistory(h, { type: 'set', value })), [change]);
+  const undo = useCallback(() => change((h) => stepHistory(h, { type: 'undo' })), [change]);
+  const redo = useCallback(() => change((h) => stepHistory(h, { type: 'redo' })), [change]);
   useEffect(() => {
     const onKey = (e: KeyboardEvent): void => {
       if (!(e.ctrlKey || e.metaKey)) return;
@@ -39,5 +40,5 @@ export const useHistory = <T>(first: T) => {
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);
   }, [undo, redo]);
-  return { now: state.now, set, undo, redo, canUndo: state.past.length > 0, canRedo: state.next.length > 0 };
+  return { now: history.now, set, undo, redo, canUndo: history.past.length > 0, canRedo: history.next.length > 0 };
 };

@@ -1,0 +1,2756 @@
+// Made by npm run types from the description of the API; changed there, not here.
+export interface paths {
+  readonly '/api/session': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get: operations['AuthController_whoAmI'];
+    readonly put?: never;
+    readonly post: operations['AuthController_signIn'];
+    readonly delete: operations['AuthController_signOut'];
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/settings': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get: operations['SettingsController_show'];
+    readonly put?: never;
+    readonly post?: never;
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch: operations['SettingsController_change'];
+    readonly trace?: never;
+  };
+  readonly '/api/customers': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get: operations['CustomersController_list'];
+    readonly put?: never;
+    readonly post: operations['CustomersController_create'];
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/customers/{id}': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get?: never;
+    readonly put?: never;
+    readonly post?: never;
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch: operations['CustomersController_change'];
+    readonly trace?: never;
+  };
+  readonly '/api/orders': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get: operations['OrdersController_list'];
+    readonly put?: never;
+    readonly post: operations['OrdersController_create'];
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/orders/{id}': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get: operations['OrdersController_find'];
+    readonly put?: never;
+    readonly post?: never;
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch: operations['OrdersController_change'];
+    readonly trace?: never;
+  };
+  readonly '/api/orders/{id}/copy': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get?: never;
+    readonly put?: never;
+    readonly post: operations['OrdersController_copy'];
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/orders/{id}/start': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get: operations['OrdersController_start'];
+    readonly put?: never;
+    readonly post?: never;
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/orders/{id}/revisions': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get?: never;
+    readonly put?: never;
+    readonly post: operations['OrdersController_revise'];
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/orders/{id}/survey': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get?: never;
+    readonly put: operations['OrdersController_survey'];
+    readonly post?: never;
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/orders/{id}/price': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get: operations['OrdersController_price'];
+    readonly put?: never;
+    readonly post?: never;
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/orders/{id}/accept': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get?: never;
+    readonly put?: never;
+    readonly post: operations['OrdersController_accept'];
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/orders/{id}/take-back': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get?: never;
+    readonly put?: never;
+    readonly post: operations['OrdersController_takeBack'];
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/orders/{id}/hold': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get?: never;
+    readonly put?: never;
+    readonly post: operations['OrdersController_hold'];
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/orders/{id}/resume': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get?: never;
+    readonly put?: never;
+    readonly post: operations['OrdersController_resume'];
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/orders/{id}/cancel': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get?: never;
+    readonly put?: never;
+    readonly post: operations['OrdersController_cancel'];
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/orders/{id}/reopen': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get?: never;
+    readonly put?: never;
+    readonly post: operations['OrdersController_reopen'];
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/orders/{id}/deliver': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get?: never;
+    readonly put?: never;
+    readonly post: operations['OrdersController_deliver'];
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/orders/{id}/take-back-delivery': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get?: never;
+    readonly put?: never;
+    readonly post: operations['OrdersController_takeBackDelivery'];
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/orders/{id}/hand-over': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get?: never;
+    readonly put?: never;
+    readonly post: operations['OrdersController_handOver'];
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/orders/{id}/work-order': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get: operations['BenchController_show'];
+    readonly put?: never;
+    readonly post: operations['BenchController_make'];
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/orders/{id}/work-order/plan': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get: operations['BenchController_plan'];
+    readonly put?: never;
+    readonly post?: never;
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/orders/{id}/work-order/parts/{part}': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get?: never;
+    readonly put?: never;
+    readonly post?: never;
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch: operations['BenchController_part'];
+    readonly trace?: never;
+  };
+  readonly '/api/orders/{id}/work-order/steps/{step}': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get?: never;
+    readonly put?: never;
+    readonly post?: never;
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch: operations['BenchController_step'];
+    readonly trace?: never;
+  };
+  readonly '/api/board': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get: operations['BoardController_show'];
+    readonly put?: never;
+    readonly post?: never;
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/board/plan/{order}': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get?: never;
+    readonly put?: never;
+    readonly post: operations['BoardController_plan'];
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/board/move': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get?: never;
+    readonly put?: never;
+    readonly post: operations['BoardController_move'];
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/board/put-back': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get?: never;
+    readonly put?: never;
+    readonly post: operations['BoardController_putBack'];
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/road': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get: operations['RoadController_show'];
+    readonly put?: never;
+    readonly post?: never;
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/orders/{id}/loads': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get: operations['RoadController_loads'];
+    readonly put?: never;
+    readonly post?: never;
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/orders/{id}/delivery': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get?: never;
+    readonly put: operations['RoadController_set'];
+    readonly post?: never;
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/models': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get: operations['ModelsController_list'];
+    readonly put?: never;
+    readonly post: operations['ModelsController_create'];
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/models/{id}': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get: operations['ModelsController_find'];
+    readonly put?: never;
+    readonly post?: never;
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch: operations['ModelsController_change'];
+    readonly trace?: never;
+  };
+  readonly '/api/models/{id}/file': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get: operations['ModelsController_file'];
+    readonly put?: never;
+    readonly post?: never;
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/models/file': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get?: never;
+    readonly put?: never;
+    readonly post: operations['ModelsController_take'];
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/models/{id}/revisions': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get?: never;
+    readonly put?: never;
+    readonly post: operations['ModelsController_revise'];
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/rack': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get: operations['RackController_show'];
+    readonly put?: never;
+    readonly post?: never;
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/today': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get: operations['TodayController_show'];
+    readonly put?: never;
+    readonly post?: never;
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/orders/{id}/work-order.pdf': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get: operations['DocumentsController_workOrder'];
+    readonly put?: never;
+    readonly post?: never;
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/orders/{id}/site-sheet.pdf': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get: operations['DocumentsController_siteSheet'];
+    readonly put?: never;
+    readonly post?: never;
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/orders/{id}/cut-list.csv': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get: operations['DocumentsController_cutList'];
+    readonly put?: never;
+    readonly post?: never;
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/orders/{id}/drawings/{view}.svg': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get: operations['DocumentsController_drawing'];
+    readonly put?: never;
+    readonly post?: never;
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/visit/{token}': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get: operations['VisitController_show'];
+    readonly put?: never;
+    readonly post?: never;
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/visit/{token}/items': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get?: never;
+    readonly put: operations['VisitController_confirm'];
+    readonly post?: never;
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/visit/{token}/site-sheet.pdf': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get: operations['VisitController_sheet'];
+    readonly put?: never;
+    readonly post?: never;
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+  readonly '/api/health': {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly get: operations['HealthController_health'];
+    readonly put?: never;
+    readonly post?: never;
+    readonly delete?: never;
+    readonly options?: never;
+    readonly head?: never;
+    readonly patch?: never;
+    readonly trace?: never;
+  };
+}
+export type webhooks = Record<string, never>;
+export interface components {
+  schemas: {
+    readonly SignInDto: {
+      readonly login: string;
+      readonly password: string;
+    };
+    readonly SettingsDto: {
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+      /** @description Settings that differ from the defaults. */
+      readonly value: {
+        readonly [key: string]: unknown;
+      };
+    };
+    readonly CustomerDto: {
+      readonly name: string;
+      readonly phone?: string;
+      readonly email?: string;
+      readonly address?: string;
+      readonly miles?: number;
+    };
+    readonly CustomerChangeDto: {
+      readonly name?: string;
+      readonly phone?: string;
+      readonly email?: string;
+      readonly address?: string;
+      readonly miles?: number;
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+    };
+    readonly NewOrderDto: {
+      readonly customerId: number;
+      readonly modelId?: number;
+      readonly title: string;
+      /** @example 2026-05-04 */
+      readonly wantedBy: string;
+      readonly quantity?: number;
+    };
+    readonly FlockDto: Record<string, never>;
+    readonly OrderChangeDto: {
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+      readonly title?: string;
+      /** @example 2026-05-04 */
+      readonly wantedBy?: string;
+      readonly quantity?: number;
+      readonly customerId?: number;
+      readonly notes?: string;
+      readonly flock?: components['schemas']['FlockDto'];
+      readonly undo?: readonly ('acceptance' | 'days' | 'work order' | 'delivery day')[];
+    };
+    readonly CopyDto: {
+      /** @example 2026-05-04 */
+      readonly wantedBy: string;
+      readonly title?: string;
+    };
+    readonly RevisionDto: {
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+      readonly spec: {
+        readonly [key: string]: unknown;
+      };
+      readonly note?: string;
+      readonly undo?: readonly ('acceptance' | 'days' | 'work order' | 'delivery day')[];
+    };
+    readonly SurveyDto: {
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+      readonly survey: {
+        readonly [key: string]: unknown;
+      };
+    };
+    readonly VersionDto: {
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+    };
+    readonly ReasonDto: {
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+      readonly why: string;
+      readonly undo?: readonly ('acceptance' | 'days' | 'work order' | 'delivery day')[];
+    };
+    readonly PartChangeDto: {
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+      /** @enum {string} */
+      readonly state?: 'open' | 'cut' | 'spoiled';
+      /** @description Measured in place, inches. */
+      readonly measured?: number;
+    };
+    readonly StepChangeDto: {
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+      /** @enum {string} */
+      readonly state: 'open' | 'done';
+      /** @description Minutes to be logged for it. */
+      readonly minutes?: number;
+    };
+    readonly MoveDto: {
+      readonly task: string;
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+      readonly row: string;
+      /** @example 2026-05-04 */
+      readonly day: string;
+      /** @description Working minutes into the day. */
+      readonly minute: number;
+    };
+    readonly PlacedDto: {
+      readonly task: string;
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+      readonly row: string;
+      /** @example 2026-05-04 */
+      readonly day: string;
+      /** @description Working minutes into the day. */
+      readonly minute: number;
+      readonly pinned: boolean;
+    };
+    readonly PutBackDto: {
+      readonly blocks: readonly components['schemas']['PlacedDto'][];
+    };
+    readonly DeliveryDto: {
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+      /** @example 2026-05-04 */
+      readonly day: string;
+      /** @example 09:30 */
+      readonly arrives: string;
+      readonly trailerId: string;
+      readonly notes?: string;
+    };
+    readonly ModelDto: {
+      readonly name: string;
+      readonly purpose?: string;
+      readonly spec: {
+        readonly [key: string]: unknown;
+      };
+      readonly note?: string;
+    };
+    readonly ModelFileDto: {
+      /** @description A model file as it was read. */
+      readonly file: {
+        readonly [key: string]: unknown;
+      };
+    };
+    readonly ModelChangeDto: {
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+      readonly name?: string;
+      readonly purpose?: string;
+      /** @description Least and most of each parameter that a seller may change. */
+      readonly ranges?: {
+        readonly [key: string]: unknown;
+      };
+    };
+    readonly ModelRevisionDto: {
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+      readonly spec: {
+        readonly [key: string]: unknown;
+      };
+      readonly note: string;
+    };
+    readonly ConfirmDto: {
+      /** @enum {string} */
+      readonly item: 'ground' | 'gate' | 'turning' | 'services' | 'permits' | 'litter' | 'birds' | 'home';
+      readonly done: boolean;
+    };
+    /** @description A panel or group that is built as one thing. `face` looks at it from outside: u to the right, v up. */
+    readonly Assembly: import('@rubbet/core/unit').Assembly;
+    /** @enum {string} */
+    readonly AssemblyKind: import('@rubbet/core/unit').AssemblyKind;
+    /** @description A planned block. `start` and `end` are working minutes since the calendar's first day began. */
+    readonly Block: import('@rubbet/core/schedule').Block;
+    /** @description The crew board. */
+    readonly BoardAnswer: {
+      readonly today: string;
+      readonly calendar: components['schemas']['Calendar'];
+      readonly days: readonly components['schemas']['BoardDay'][];
+      readonly rows: readonly components['schemas']['Row'][];
+      readonly operations: readonly components['schemas']['BoardOperation'][];
+      readonly blocks: readonly components['schemas']['Block'][];
+      readonly clashes: readonly components['schemas']['Clash'][];
+    };
+    /** @description A day of the calendar with what the forecast says. */
+    readonly BoardDay: {
+      readonly day: string;
+      readonly closed: boolean;
+      readonly note: string;
+      readonly weather: string;
+    };
+    /** @description A block of work on the board, or one that has no place yet. */
+    readonly BoardOperation: {
+      readonly id: string;
+      readonly orderId: number;
+      readonly title: string;
+      readonly name: string;
+      readonly station: components['schemas']['Station'];
+      readonly minutes: number;
+      readonly dry: number;
+      readonly needs: readonly string[];
+      readonly done: boolean;
+      readonly version: number;
+      readonly due: string;
+    };
+    /** @description Everything about one unit, computed from its spec: the single source for every later module. */
+    readonly Build: import('@rubbet/core/unit').Build;
+    /** @description What the judgement rules need to know of a build, whichever family made it. Inches, square feet, degrees. */
+    readonly BuildFacts: import('@rubbet/core/unit').BuildFacts;
+    /** @description Everything a business sets for itself; each value has a default of the trade. */
+    readonly BusinessRules: import('@rubbet/core/order').BusinessRules;
+    /** @description Working days in order, with minutes each; a closed day has none and is not listed. */
+    readonly Calendar: import('@rubbet/core/schedule').Calendar;
+    /** @description What the unit must carry and what it offers; areas in square feet, lengths in inches. */
+    readonly Capacity: import('@rubbet/core/flock').Capacity;
+    /** @description Values that the judgement goes by; every one may be set by the business. Common practice, no source. */
+    readonly CheckRules: import('@rubbet/core/check').CheckRules;
+    /** @description Something wrong with a plan, in words. */
+    readonly Clash: {
+      /** @enum {string} */
+      readonly kind: 'order' | 'overlap' | 'late' | 'station' | 'early' | 'beyond';
+      readonly task: string;
+      readonly other?: string;
+      readonly text: string;
+    };
+    /** @description A side of the enclosure that must be closed: region in the plane of `place`, whose u × v points outward. */
+    readonly ClosedFace: import('@rubbet/core/unit').ClosedFace;
+    /** @description A customer as the book has them. */
+    readonly Customer: {
+      readonly id: number;
+      readonly name: string;
+      readonly phone: string;
+      readonly email: string;
+      readonly address: string;
+      readonly miles: number;
+      readonly version: number;
+    };
+    /** @description A day as `YYYY-MM-DD`. */
+    readonly Day: import('@rubbet/core/schedule').Day;
+    /** @description A delivery that is set and not handed over yet. */
+    readonly Delivery: {
+      readonly id: number;
+      readonly day: string;
+      readonly arrives: string;
+      readonly trailerId: string;
+      readonly title: string;
+      readonly quantity: number;
+      readonly deliveredAt: string | null;
+      readonly customer: string;
+      readonly address: string;
+      readonly phone: string;
+      readonly miles: number;
+      readonly summary: components['schemas']['OrderSummary'] | null;
+    };
+    /** @description One end of a stick: `angle` in degrees away from square, across the wide face (mitre) or the narrow one (bevel). */
+    readonly EndCut: import('@rubbet/core/unit').EndCut;
+    /** @description Something judged wrong or improvable, with the mend that one click makes. */
+    readonly Finding: import('@rubbet/core/check').Finding;
+    /**
+     * @description How a part comes to its length.
+     * @enum {string}
+     */
+    readonly Fit: import('@rubbet/core/unit').Fit;
+    /** @description A fitting put at a place on a wall by hand: rough opening sizes in inches, `left` from the wall's left end seen from outside, `bottom` from its foot. One with the id of a fitting of the parameters (door, pop, nest, window) takes its place. */
+    readonly Fitting: import('@rubbet/core/unit').Fitting;
+    /**
+     * @description How a fitting of a kind is made.
+     * @enum {string}
+     */
+    readonly FittingStyle: import('@rubbet/core/unit').FittingStyle;
+    /** @description Which birds, how many now and in two years, how they live, and who moves the unit. */
+    readonly Flock: import('@rubbet/core/flock').Flock;
+    /** @description Space rules a business may change. All defaults common practice, no source. */
+    readonly FlockRules: import('@rubbet/core/flock').FlockRules;
+    /** @description Something the framing could not do as asked. */
+    readonly FrameNote: import('@rubbet/core/unit').FrameNote;
+    /** @description Something to measure before going on. */
+    readonly Gate: import('@rubbet/core/steps').Gate;
+    /** @description Counted fittings that are not drawn: hinges, latches, ropes. */
+    readonly HardwareUse: import('@rubbet/core/unit').HardwareUse;
+    /** @description That the server and its database answer. */
+    readonly Health: {
+      readonly ok: boolean;
+    };
+    /** @description Minutes of labour by kind of work. Defaults common practice, no source; rates learn from logged times later. */
+    readonly LabourRates: import('@rubbet/core/steps').LabourRates;
+    /**
+     * @description How lengths are shown: inches only, feet and inches, or millimetres.
+     * @enum {string}
+     */
+    readonly LengthStyle: import('@rubbet/core/measure').LengthStyle;
+    /** @description How a unit sits on a trailer. */
+    readonly Load: import('@rubbet/core/haul').Load;
+    /** @description An order's load on one trailer. */
+    readonly LoadOn: {
+      readonly trailer: components['schemas']['Trailer'];
+      readonly load: components['schemas']['Load'];
+    };
+    /** @description A standard model with its newest revision; `ranges` is the least and most of what a seller may change. */
+    readonly Model: {
+      readonly id: number;
+      readonly name: string;
+      readonly family: string;
+      readonly purpose: string;
+      readonly version: number;
+      readonly revision: number;
+      readonly note: string;
+      readonly ranges: components['schemas']['SellerRanges'];
+      readonly spec: components['schemas']['Spec'];
+      readonly summary: components['schemas']['OrderSummary'];
+    };
+    /** @description A model with all its revisions. */
+    readonly ModelDetail: {
+      readonly id: number;
+      readonly name: string;
+      readonly family: string;
+      readonly purpose: string;
+      readonly version: number;
+      readonly revision: number;
+      readonly note: string;
+      readonly ranges: components['schemas']['SellerRanges'];
+      readonly spec: components['schemas']['Spec'];
+      readonly summary: components['schemas']['OrderSummary'];
+      readonly revisions: readonly components['schemas']['ModelRevision'][];
+    };
+    /** @description A standard model as a file: its name, what it is for, its newest spec and the notes of its revisions. */
+    readonly ModelFile: {
+      /** @constant */
+      readonly format: 'rubbet-model';
+      readonly version: number;
+      readonly name: string;
+      readonly purpose: string;
+      readonly spec: components['schemas']['Spec'];
+      readonly ranges: components['schemas']['SellerRanges'];
+      readonly notes: readonly string[];
+    };
+    /** @description One revision of a model. */
+    readonly ModelRevision: {
+      readonly number: number;
+      readonly note: string;
+      readonly madeBy: string;
+      readonly madeAt: string;
+      readonly spec: components['schemas']['Spec'];
+      readonly summary: components['schemas']['OrderSummary'];
+    };
+    /** @description The board after a move: what moved, and where all of it stood before. */
+    readonly MoveAnswer: {
+      readonly today: string;
+      readonly calendar: components['schemas']['Calendar'];
+      readonly days: readonly components['schemas']['BoardDay'][];
+      readonly rows: readonly components['schemas']['Row'][];
+      readonly operations: readonly components['schemas']['BoardOperation'][];
+      readonly blocks: readonly components['schemas']['Block'][];
+      readonly clashes: readonly components['schemas']['Clash'][];
+      readonly moved: readonly string[];
+      readonly before: readonly components['schemas']['Placed'][];
+    };
+    /** @enum {string} */
+    readonly Mover: import('@rubbet/core/flock').Mover;
+    /** @description Force to lift one end and to pull the unit along, pounds. */
+    readonly MovingForce: import('@rubbet/core/structure').MovingForce;
+    /** @description What hands and wheels can do. Defaults common practice, no source; a business may change them. */
+    readonly MovingRules: import('@rubbet/core/structure').MovingRules;
+    /** @description A framed opening, in its assembly's face coordinates. */
+    readonly Opening: import('@rubbet/core/unit').Opening;
+    /**
+     * @description What an opening is for.
+     * @enum {string}
+     */
+    readonly OpeningKind: import('@rubbet/core/unit').OpeningKind;
+    /** @description One order whole, as its page shows it. */
+    readonly Order: {
+      readonly id: number;
+      readonly version: number;
+      readonly title: string;
+      readonly quantity: number;
+      readonly wantedBy: string;
+      readonly station: components['schemas']['OrderPlace'];
+      readonly notes: string;
+      readonly token: string;
+      readonly customer: components['schemas']['Customer'];
+      readonly flock: components['schemas']['Flock'] | null;
+      readonly model: {
+        readonly id: number;
+        readonly name: string;
+        readonly spec: components['schemas']['Spec'];
+      } | null;
+      readonly revision: {
+        readonly id: number;
+        readonly number: number;
+        readonly spec: components['schemas']['Spec'];
+        readonly note: string;
+        readonly madeBy: string;
+        readonly summary: components['schemas']['OrderSummary'];
+      } | null;
+      readonly revisions: readonly components['schemas']['RevisionLine'][];
+      readonly accepted: {
+        readonly revisionId: number;
+        readonly price: components['schemas']['Price'];
+        readonly at: string;
+      } | null;
+      readonly survey: {
+        readonly version: number;
+        readonly survey: components['schemas']['Survey'];
+        readonly pads: components['schemas']['PadPlan'];
+      } | null;
+      /** @description `touched`: something on it was cut, measured, spoiled, ticked or timed. */
+      readonly workOrder: {
+        readonly doneAt: string | null;
+        readonly touched: boolean;
+        readonly parts: number;
+        readonly partsCut: number;
+        readonly steps: number;
+        readonly stepsDone: number;
+        readonly minutes: number;
+      } | null;
+      readonly scheduledAt: string | null;
+      readonly delivery: {
+        readonly version: number;
+        readonly day: string;
+        readonly arrives: string;
+        readonly trailerId: string;
+        readonly notes: string;
+      } | null;
+      readonly deliveredAt: string | null;
+      readonly handedOverAt: string | null;
+      readonly held: components['schemas']['Reasoned'] | null;
+      readonly cancelled: components['schemas']['Reasoned'] | null;
+      readonly visited: readonly string[];
+    };
+    /** @description A page of the order list; `stations` counts what the search finds at each place. */
+    readonly OrderList: {
+      readonly total: number;
+      readonly rows: readonly components['schemas']['OrderRow'][];
+      readonly stations: {
+        readonly [key: string]: number;
+      };
+    };
+    /** @description Where an order is listed: at its station, or apart from them. */
+    readonly OrderPlace: import('@rubbet/core/order').OrderPlace;
+    /** @description A line of the order list. */
+    readonly OrderRow: {
+      readonly id: number;
+      readonly title: string;
+      readonly customer: string;
+      readonly station: components['schemas']['OrderPlace'];
+      readonly quantity: number;
+      readonly wantedBy: string;
+      readonly family: string | null;
+      readonly summary: components['schemas']['OrderSummary'] | null;
+      readonly version: number;
+    };
+    /** @description Figures of an order that lists and strips show. */
+    readonly OrderSummary: import('@rubbet/core/order').OrderSummary;
+    /** @description What one pad is stacked of: `height` above its ground, `stack` of masonry counted from the bottom of the embedment. */
+    readonly Pad: import('@rubbet/core/site').Pad;
+    /** @description Pads of a site with its fall. */
+    readonly PadPlan: import('@rubbet/core/site').PadPlan;
+    /** @description One level reading at a pad: how much of the rod stands above the line of sight's foot, inches down from the level. */
+    readonly PadReading: import('@rubbet/core/site').PadReading;
+    /** @description Heights of what pads are stacked from, inches. Defaults common practice, no source. */
+    readonly PadRules: import('@rubbet/core/site').PadRules;
+    readonly ParamValue: import('@rubbet/core/unit').ParamValue;
+    readonly Params: import('@rubbet/core/model').Params;
+    /** @description A placed part. Lengths in inches, angles in degrees. Parts that are equal share a mark. */
+    readonly Part: import('@rubbet/core/unit').Part;
+    /** @description Where a block stood before a move, and the version that it has after it: enough to put it back if nobody touched it since. */
+    readonly Placed: {
+      readonly task: string;
+      readonly version: number;
+      readonly row: string;
+      readonly day: string;
+      readonly minute: number;
+      readonly pinned: boolean;
+    };
+    /** @description Where a flat shape lies in space: local (p, q, r) is origin + p·u + q·v + r·(u × v). u and v are perpendicular units. */
+    readonly Placement: import('@rubbet/core/geometry').Placement;
+    /** @description A price taken apart, whole cents. */
+    readonly Price: import('@rubbet/core/price').Price;
+    /** @description What the business charges by; money in cents, shares as fractions. Defaults invented; each business sets its own. */
+    readonly PriceRules: import('@rubbet/core/price').PriceRules;
+    /** @description A price taken apart, what to buy, and what is judged wrong. */
+    readonly PriceSheet: {
+      readonly price: components['schemas']['Price'];
+      readonly lines: readonly components['schemas']['TakeoffLine'][];
+      readonly summary: components['schemas']['OrderSummary'];
+      readonly findings: readonly components['schemas']['Finding'][];
+    };
+    /** @description A point in a drawing plane, inches. */
+    readonly Pt: import('@rubbet/core/geometry').Pt;
+    /** @description A line of the rack: what lies there, and how many. Lengths in inches. */
+    readonly RackLine: {
+      readonly id: number;
+      readonly item: string;
+      readonly length: number | null;
+      readonly place: string;
+      readonly mark: string;
+      readonly quantity: number;
+    };
+    /** @description Something that was put on an order with a reason. */
+    readonly Reasoned: {
+      readonly at: string;
+      readonly why: string;
+    };
+    /** @description A revision of an order's spec, without the spec. */
+    readonly RevisionLine: {
+      readonly id: number;
+      readonly number: number;
+      readonly note: string;
+      readonly madeBy: string;
+      readonly createdAt: string;
+    };
+    /** @description Deliveries to come, and the trailers. */
+    readonly RoadAnswer: {
+      readonly deliveries: readonly components['schemas']['Delivery'][];
+      readonly trailers: readonly components['schemas']['Trailer'][];
+    };
+    /**
+     * @description What a part does; decides its mark's letter, its fastening and its tone in drawings.
+     * @enum {string}
+     */
+    readonly Role: import('@rubbet/core/unit').Role;
+    /** @description A crew or a bay that blocks are planned on: a row of the board. */
+    readonly Row: import('@rubbet/core/schedule').Row;
+    /** @description Ranges of length and count parameters that a seller may choose from without asking. */
+    readonly SellerRanges: import('@rubbet/core/formats').SellerRanges;
+    /** @description Settings: what the business changed, what follows from it, and the usual values. */
+    readonly SettingsAnswer: {
+      readonly version: number;
+      readonly value: {
+        readonly [key: string]: unknown;
+      };
+      readonly rules: components['schemas']['BusinessRules'];
+      readonly defaults: components['schemas']['BusinessRules'];
+    };
+    /** @enum {string} */
+    readonly Severity: import('@rubbet/core/check').Severity;
+    /** @description The flat outline of a part, with any holes, pushed `depth` inches along u × v of its placement. */
+    readonly Shape: import('@rubbet/core/geometry').Shape;
+    /** @description One sheet of the plan. */
+    readonly SheetLayout: import('@rubbet/core/cut').SheetLayout;
+    /** @description A piece laid on a sheet: low corner and extents, x along the sheet's length. */
+    readonly SheetPlace: import('@rubbet/core/cut').SheetPlace;
+    /** @description A sheet plan; every layout can be cut by straight cuts from edge to edge. */
+    readonly SheetPlan: import('@rubbet/core/cut').SheetPlan;
+    /**
+     * @description A side of a unit, seen from outside.
+     * @enum {string}
+     */
+    readonly Side: import('@rubbet/core/unit').Side;
+    /** @description A row of equal bending members, for span checks. */
+    readonly SpanFact: import('@rubbet/core/unit').SpanFact;
+    /** @description A complete description of one unit. */
+    readonly Spec: {
+      readonly family: string;
+      readonly schema: number;
+      readonly params: components['schemas']['Params'];
+      /** @description Fittings put by hand; none where left out. */
+      readonly fittings?: readonly components['schemas']['Fitting'][];
+      /** @description Left and right exchanged. */
+      readonly mirrored?: boolean;
+      /** @description Parameters that are settled: an editor leaves them alone until they are unlocked. The framing does not look at them. */
+      readonly locked?: readonly string[];
+    };
+    /**
+     * @description Who may do something to an order.
+     * @enum {string}
+     */
+    readonly StaffRole: import('@rubbet/core/order').StaffRole;
+    /**
+     * @description Where a step is done.
+     * @enum {string}
+     */
+    readonly Station: import('@rubbet/core/steps').Station;
+    /** @enum {string} */
+    readonly StationKey: import('@rubbet/core/order').StationKey;
+    /** @description One step at a station: what to do, with which parts, what to watch for, and what must be done before. */
+    readonly Step: import('@rubbet/core/steps').Step;
+    /** @description One stick and its cuts in order; `left` is what remains after the last kerf. */
+    readonly StickCut: import('@rubbet/core/cut').StickCut;
+    /** @description A stick plan: `bound` is the least any plan can cost, `proved` that this one costs just that. */
+    readonly StickPlan: import('@rubbet/core/cut').StickPlan;
+    /** @description A survey of one site. `lift` is how far the highest pad shall stand above its ground, `gate` the narrowest way in where it was measured; inches. */
+    readonly Survey: import('@rubbet/core/site').Survey;
+    /** @description One line of what to buy. */
+    readonly TakeoffLine: import('@rubbet/core/takeoff').TakeoffLine;
+    /** @description One pull of the tape along a plate or rail. */
+    readonly Tape: import('@rubbet/core/unit').Tape;
+    /** @description A stud or opening mark on a tape pull: `at` inches from the hooked end, the piece lies to that side of the mark. */
+    readonly TapeMark: import('@rubbet/core/unit').TapeMark;
+    /** @description What the day asks for. */
+    readonly TodayAnswer: {
+      readonly today: string;
+      readonly workday: string;
+      readonly work: readonly components['schemas']['TodayWork'][];
+      readonly clashes: readonly components['schemas']['Clash'][];
+      readonly deliveries: readonly components['schemas']['Delivery'][];
+      readonly waiting: readonly {
+        readonly id: number;
+        readonly title: string;
+        readonly station: components['schemas']['StationKey'];
+        readonly wantedBy: string;
+        readonly customer: string;
+      }[];
+      readonly log: readonly {
+        readonly at: string;
+        readonly actor: string;
+        readonly action: string;
+        readonly entity: string;
+        readonly entityId: string;
+      }[];
+    };
+    /** @description A block of today's work with what it is and where. */
+    readonly TodayWork: {
+      readonly task: string;
+      readonly start: number;
+      readonly end: number;
+      /** @description Put there by hand: a re-plan leaves it. */
+      readonly pinned: boolean;
+      readonly operation?: components['schemas']['BoardOperation'];
+      readonly row?: components['schemas']['Row'];
+    };
+    /** @description A trailer: bed in inches, what it may carry in pounds. */
+    readonly Trailer: import('@rubbet/core/haul').Trailer;
+    /** @description The signed-in person. */
+    readonly User: {
+      readonly id: number;
+      readonly name: string;
+      readonly login: string;
+      readonly role: components['schemas']['StaffRole'];
+    };
+    /** @description A point or direction in space, inches: x to the right along the front, y from front to back, z up. */
+    readonly Vec3: import('@rubbet/core/geometry').Vec3;
+    /**
+     * @description What a step does.
+     * @enum {string}
+     */
+    readonly Verb: import('@rubbet/core/steps').Verb;
+    /** @description What a customer sees behind their link. */
+    readonly VisitAnswer: {
+      readonly order: {
+        readonly id: number;
+        readonly title: string;
+        readonly customer: string;
+        readonly address: string;
+        readonly wantedBy: string;
+        readonly quantity: number;
+        readonly spec: components['schemas']['Spec'] | null;
+      };
+      readonly delivery: {
+        readonly day: string;
+        readonly arrives: string;
+        readonly notes: string;
+      } | null;
+      readonly deliveredAt: string | null;
+      readonly size: {
+        readonly long: string;
+        readonly wide: string;
+        readonly high: string;
+        readonly weight: number;
+      } | null;
+      readonly pads: components['schemas']['PadPlan'] | null;
+      readonly items: readonly components['schemas']['VisitItem'][];
+    };
+    /** @description One thing that a customer prepares, with what it means for this order. */
+    readonly VisitItem: {
+      readonly key: string;
+      readonly title: string;
+      readonly text: string;
+      readonly done: boolean;
+    };
+    /** @description A work order as it stands now. What it was made from is its plan. */
+    readonly WorkOrder: {
+      readonly order: {
+        readonly id: number;
+        readonly title: string;
+        readonly customer: string;
+        readonly quantity: number;
+        readonly wantedBy: string;
+        readonly flock: components['schemas']['Flock'] | null;
+        readonly held: string | null;
+      };
+      /** @description Names the plan: as long as it is the same, so is the plan. */
+      readonly planId: number;
+      readonly sticks: components['schemas']['StickPlan'];
+      readonly doneAt: string | null;
+      readonly parts: readonly components['schemas']['WorkPart'][];
+      readonly steps: readonly components['schemas']['WorkStep'][];
+    };
+    /** @description A part at the bench. Lengths in inches; `measured` as it was found in place. */
+    readonly WorkPart: {
+      readonly id: number;
+      readonly partId: string;
+      readonly mark: string;
+      readonly item: string;
+      readonly length: number;
+      /** @enum {string} */
+      readonly state: 'open' | 'cut' | 'spoiled';
+      readonly measured: number | null;
+      readonly version: number;
+    };
+    /** @description What a work order was made from and keeps: parts and steps as they were frozen. */
+    readonly WorkPlanAnswer: {
+      readonly revision: number;
+      readonly build: components['schemas']['Build'];
+      readonly steps: readonly components['schemas']['Step'][];
+      readonly sheets: components['schemas']['SheetPlan'];
+    };
+    /** @description A step at the bench, with the minutes logged for it in all. */
+    readonly WorkStep: {
+      readonly id: number;
+      readonly stepId: string;
+      /** @enum {string} */
+      readonly state: 'open' | 'done';
+      readonly minutes: number | null;
+      readonly doneBy: string | null;
+      readonly version: number;
+    };
+  };
+  responses: never;
+  parameters: never;
+  requestBodies: never;
+  headers: never;
+  pathItems: never;
+}
+export type $defs = Record<string, never>;
+export interface operations {
+  readonly AuthController_whoAmI: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly requestBody?: never;
+    readonly responses: {
+      /** @description User */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['User'];
+        };
+      };
+    };
+  };
+  readonly AuthController_signIn: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly requestBody: {
+      readonly content: {
+        readonly 'application/json': components['schemas']['SignInDto'];
+      };
+    };
+    readonly responses: {
+      /** @description User */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['User'];
+        };
+      };
+    };
+  };
+  readonly AuthController_signOut: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly requestBody?: never;
+    readonly responses: {
+      readonly 204: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  readonly SettingsController_show: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly requestBody?: never;
+    readonly responses: {
+      /** @description SettingsAnswer */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['SettingsAnswer'];
+        };
+      };
+    };
+  };
+  readonly SettingsController_change: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly requestBody: {
+      readonly content: {
+        readonly 'application/json': components['schemas']['SettingsDto'];
+      };
+    };
+    readonly responses: {
+      /** @description SettingsAnswer */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['SettingsAnswer'];
+        };
+      };
+    };
+  };
+  readonly CustomersController_list: {
+    readonly parameters: {
+      readonly query?: {
+        readonly search?: string;
+      };
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly requestBody?: never;
+    readonly responses: {
+      /** @description Customer */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': readonly components['schemas']['Customer'][];
+        };
+      };
+    };
+  };
+  readonly CustomersController_create: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly requestBody: {
+      readonly content: {
+        readonly 'application/json': components['schemas']['CustomerDto'];
+      };
+    };
+    readonly responses: {
+      /** @description Customer */
+      readonly 201: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['Customer'];
+        };
+      };
+    };
+  };
+  readonly CustomersController_change: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody: {
+      readonly content: {
+        readonly 'application/json': components['schemas']['CustomerChangeDto'];
+      };
+    };
+    readonly responses: {
+      /** @description Customer */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['Customer'];
+        };
+      };
+    };
+  };
+  readonly OrdersController_list: {
+    readonly parameters: {
+      readonly query?: {
+        readonly search?: string;
+        readonly station?:
+          | 'flock'
+          | 'build'
+          | 'ground'
+          | 'price'
+          | 'days'
+          | 'bench'
+          | 'road'
+          | 'hand-over'
+          | 'done'
+          | 'held'
+          | 'cancelled';
+        readonly offset?: number;
+        readonly limit?: number;
+      };
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly requestBody?: never;
+    readonly responses: {
+      /** @description OrderList */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['OrderList'];
+        };
+      };
+    };
+  };
+  readonly OrdersController_create: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly requestBody: {
+      readonly content: {
+        readonly 'application/json': components['schemas']['NewOrderDto'];
+      };
+    };
+    readonly responses: {
+      /** @description Order */
+      readonly 201: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['Order'];
+        };
+      };
+    };
+  };
+  readonly OrdersController_find: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody?: never;
+    readonly responses: {
+      /** @description Order */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['Order'];
+        };
+      };
+    };
+  };
+  readonly OrdersController_change: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody: {
+      readonly content: {
+        readonly 'application/json': components['schemas']['OrderChangeDto'];
+      };
+    };
+    readonly responses: {
+      /** @description Order */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['Order'];
+        };
+      };
+    };
+  };
+  readonly OrdersController_copy: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody: {
+      readonly content: {
+        readonly 'application/json': components['schemas']['CopyDto'];
+      };
+    };
+    readonly responses: {
+      /** @description Order */
+      readonly 201: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['Order'];
+        };
+      };
+    };
+  };
+  readonly OrdersController_start: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody?: never;
+    readonly responses: {
+      /** @description Spec */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['Spec'];
+        };
+      };
+    };
+  };
+  readonly OrdersController_revise: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody: {
+      readonly content: {
+        readonly 'application/json': components['schemas']['RevisionDto'];
+      };
+    };
+    readonly responses: {
+      /** @description Order */
+      readonly 201: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['Order'];
+        };
+      };
+    };
+  };
+  readonly OrdersController_survey: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody: {
+      readonly content: {
+        readonly 'application/json': components['schemas']['SurveyDto'];
+      };
+    };
+    readonly responses: {
+      /** @description Order */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['Order'];
+        };
+      };
+    };
+  };
+  readonly OrdersController_price: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody?: never;
+    readonly responses: {
+      /** @description PriceSheet */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['PriceSheet'];
+        };
+      };
+    };
+  };
+  readonly OrdersController_accept: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody: {
+      readonly content: {
+        readonly 'application/json': components['schemas']['VersionDto'];
+      };
+    };
+    readonly responses: {
+      /** @description Order */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['Order'];
+        };
+      };
+    };
+  };
+  readonly OrdersController_takeBack: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody: {
+      readonly content: {
+        readonly 'application/json': components['schemas']['ReasonDto'];
+      };
+    };
+    readonly responses: {
+      /** @description Order */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['Order'];
+        };
+      };
+    };
+  };
+  readonly OrdersController_hold: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody: {
+      readonly content: {
+        readonly 'application/json': components['schemas']['ReasonDto'];
+      };
+    };
+    readonly responses: {
+      /** @description Order */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['Order'];
+        };
+      };
+    };
+  };
+  readonly OrdersController_resume: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody: {
+      readonly content: {
+        readonly 'application/json': components['schemas']['VersionDto'];
+      };
+    };
+    readonly responses: {
+      /** @description Order */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['Order'];
+        };
+      };
+    };
+  };
+  readonly OrdersController_cancel: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody: {
+      readonly content: {
+        readonly 'application/json': components['schemas']['ReasonDto'];
+      };
+    };
+    readonly responses: {
+      /** @description Order */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['Order'];
+        };
+      };
+    };
+  };
+  readonly OrdersController_reopen: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody: {
+      readonly content: {
+        readonly 'application/json': components['schemas']['VersionDto'];
+      };
+    };
+    readonly responses: {
+      /** @description Order */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['Order'];
+        };
+      };
+    };
+  };
+  readonly OrdersController_deliver: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody: {
+      readonly content: {
+        readonly 'application/json': components['schemas']['VersionDto'];
+      };
+    };
+    readonly responses: {
+      /** @description Order */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['Order'];
+        };
+      };
+    };
+  };
+  readonly OrdersController_takeBackDelivery: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody: {
+      readonly content: {
+        readonly 'application/json': components['schemas']['ReasonDto'];
+      };
+    };
+    readonly responses: {
+      /** @description Order */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['Order'];
+        };
+      };
+    };
+  };
+  readonly OrdersController_handOver: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody: {
+      readonly content: {
+        readonly 'application/json': components['schemas']['VersionDto'];
+      };
+    };
+    readonly responses: {
+      /** @description Order */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['Order'];
+        };
+      };
+    };
+  };
+  readonly BenchController_show: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody?: never;
+    readonly responses: {
+      /** @description WorkOrder */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['WorkOrder'];
+        };
+      };
+    };
+  };
+  readonly BenchController_make: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody?: never;
+    readonly responses: {
+      /** @description WorkOrder */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['WorkOrder'];
+        };
+      };
+    };
+  };
+  readonly BenchController_plan: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody?: never;
+    readonly responses: {
+      /** @description WorkPlanAnswer */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['WorkPlanAnswer'];
+        };
+      };
+    };
+  };
+  readonly BenchController_part: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+        readonly part: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody: {
+      readonly content: {
+        readonly 'application/json': components['schemas']['PartChangeDto'];
+      };
+    };
+    readonly responses: {
+      /** @description WorkOrder */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['WorkOrder'];
+        };
+      };
+    };
+  };
+  readonly BenchController_step: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+        readonly step: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody: {
+      readonly content: {
+        readonly 'application/json': components['schemas']['StepChangeDto'];
+      };
+    };
+    readonly responses: {
+      /** @description WorkOrder */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['WorkOrder'];
+        };
+      };
+    };
+  };
+  readonly BoardController_show: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly requestBody?: never;
+    readonly responses: {
+      /** @description BoardAnswer */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['BoardAnswer'];
+        };
+      };
+    };
+  };
+  readonly BoardController_plan: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly order: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody?: never;
+    readonly responses: {
+      /** @description BoardAnswer */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['BoardAnswer'];
+        };
+      };
+    };
+  };
+  readonly BoardController_move: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly requestBody: {
+      readonly content: {
+        readonly 'application/json': components['schemas']['MoveDto'];
+      };
+    };
+    readonly responses: {
+      /** @description MoveAnswer */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['MoveAnswer'];
+        };
+      };
+    };
+  };
+  readonly BoardController_putBack: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly requestBody: {
+      readonly content: {
+        readonly 'application/json': components['schemas']['PutBackDto'];
+      };
+    };
+    readonly responses: {
+      /** @description BoardAnswer */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['BoardAnswer'];
+        };
+      };
+    };
+  };
+  readonly RoadController_show: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly requestBody?: never;
+    readonly responses: {
+      /** @description RoadAnswer */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['RoadAnswer'];
+        };
+      };
+    };
+  };
+  readonly RoadController_loads: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody?: never;
+    readonly responses: {
+      /** @description LoadOn */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': readonly components['schemas']['LoadOn'][];
+        };
+      };
+    };
+  };
+  readonly RoadController_set: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody: {
+      readonly content: {
+        readonly 'application/json': components['schemas']['DeliveryDto'];
+      };
+    };
+    readonly responses: {
+      /** @description Order */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['Order'];
+        };
+      };
+    };
+  };
+  readonly ModelsController_list: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly requestBody?: never;
+    readonly responses: {
+      /** @description Model */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': readonly components['schemas']['Model'][];
+        };
+      };
+    };
+  };
+  readonly ModelsController_create: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly requestBody: {
+      readonly content: {
+        readonly 'application/json': components['schemas']['ModelDto'];
+      };
+    };
+    readonly responses: {
+      /** @description ModelDetail */
+      readonly 201: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['ModelDetail'];
+        };
+      };
+    };
+  };
+  readonly ModelsController_find: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody?: never;
+    readonly responses: {
+      /** @description ModelDetail */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['ModelDetail'];
+        };
+      };
+    };
+  };
+  readonly ModelsController_change: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody: {
+      readonly content: {
+        readonly 'application/json': components['schemas']['ModelChangeDto'];
+      };
+    };
+    readonly responses: {
+      /** @description ModelDetail */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['ModelDetail'];
+        };
+      };
+    };
+  };
+  readonly ModelsController_file: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody?: never;
+    readonly responses: {
+      /** @description ModelFile */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['ModelFile'];
+        };
+      };
+    };
+  };
+  readonly ModelsController_take: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly requestBody: {
+      readonly content: {
+        readonly 'application/json': components['schemas']['ModelFileDto'];
+      };
+    };
+    readonly responses: {
+      /** @description ModelDetail */
+      readonly 201: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['ModelDetail'];
+        };
+      };
+    };
+  };
+  readonly ModelsController_revise: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody: {
+      readonly content: {
+        readonly 'application/json': components['schemas']['ModelRevisionDto'];
+      };
+    };
+    readonly responses: {
+      /** @description ModelDetail */
+      readonly 201: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['ModelDetail'];
+        };
+      };
+    };
+  };
+  readonly RackController_show: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly requestBody?: never;
+    readonly responses: {
+      /** @description RackLine */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': readonly components['schemas']['RackLine'][];
+        };
+      };
+    };
+  };
+  readonly TodayController_show: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly requestBody?: never;
+    readonly responses: {
+      /** @description TodayAnswer */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['TodayAnswer'];
+        };
+      };
+    };
+  };
+  readonly DocumentsController_workOrder: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody?: never;
+    readonly responses: {
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  readonly DocumentsController_siteSheet: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody?: never;
+    readonly responses: {
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  readonly DocumentsController_cutList: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody?: never;
+    readonly responses: {
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  readonly DocumentsController_drawing: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly id: number;
+        readonly view: string;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody?: never;
+    readonly responses: {
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  readonly VisitController_show: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly token: string;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody?: never;
+    readonly responses: {
+      /** @description VisitAnswer */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['VisitAnswer'];
+        };
+      };
+    };
+  };
+  readonly VisitController_confirm: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly token: string;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody: {
+      readonly content: {
+        readonly 'application/json': components['schemas']['ConfirmDto'];
+      };
+    };
+    readonly responses: {
+      /** @description VisitAnswer */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['VisitAnswer'];
+        };
+      };
+    };
+  };
+  readonly VisitController_sheet: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path: {
+        readonly token: string;
+      };
+      readonly cookie?: never;
+    };
+    readonly requestBody?: never;
+    readonly responses: {
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content?: never;
+      };
+    };
+  };
+  readonly HealthController_health: {
+    readonly parameters: {
+      readonly query?: never;
+      readonly header?: never;
+      readonly path?: never;
+      readonly cookie?: never;
+    };
+    readonly requestBody?: never;
+    readonly responses: {
+      /** @description Health */
+      readonly 200: {
+        headers: {
+          readonly [name: string]: unknown;
+        };
+        content: {
+          readonly 'application/json': components['schemas']['Health'];
+        };
+      };
+    };
+  };
+}
