@@ -5,7 +5,7 @@ import { createServer } from 'node:net';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { fileURLToPath } from 'node:url';
-import { makeTestDatabase } from '../server/src/testing/testDatabase.ts';
+import { makeDemoDatabase } from '../server/src/testing/testDatabase.ts';
 import puppeteer from 'puppeteer-core';
 import type { Browser, Page } from 'puppeteer-core';
 
@@ -40,7 +40,7 @@ const startServer = (url: string, port: number): Promise<ChildProcess> =>
         DATABASE_URL: url,
         PORT: String(port),
         WEB_DIR: `${root}web/dist`,
-        DEMO: 'reset',
+        DEMO: 'yes',
         NODE_ENV: 'production',
       },
       stdio: ['ignore', 'pipe', 'pipe'],
@@ -53,7 +53,7 @@ const startServer = (url: string, port: number): Promise<ChildProcess> =>
 
 /** Opens a world whose database is called `name`. */
 export const openWorld = async (name: string): Promise<World> => {
-  const url = await makeTestDatabase(name);
+  const url = await makeDemoDatabase(name);
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
   const child = await startServer(url, port);

@@ -1,6 +1,6 @@
 // Builds the packages that run under Node: each package's sources go to its dist, type-free.
 import { execFileSync } from 'node:child_process';
-import { rmSync } from 'node:fs';
+import { rmSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
@@ -24,10 +24,12 @@ for (const name of packages.length > 0 ? packages.filter((p) => p !== 'web') : [
     ],
     { cwd: `${root}/${name}`, stdio: ['ignore', process.stderr, process.stderr] },
   );
+  writeFileSync(`${root}/${name}/dist/.built`, '');
 }
 if (packages.length === 0 || packages.includes('web')) {
   execFileSync(process.execPath, ['node_modules/vite/bin/vite.js', 'build', 'web', '--logLevel', 'warn'], {
     cwd: root,
     stdio: ['ignore', process.stderr, process.stderr],
   });
+  writeFileSync(`${root}/web/dist/.built`, '');
 }

@@ -1,5 +1,7 @@
 // npm test: sets up what is missing, then lint, types, build, and every test on a throw-away database.
 import { spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { ensureBuilt, ensureModules, ensurePackages, root, say, whenOrphaned } from './lib/setup.mjs';
 import { startDatabase } from './lib/database.mjs';
 
@@ -29,9 +31,11 @@ const run = (name, command, args, env = {}) =>
     });
   });
 
+const temporary = mkdtempSync(`${tmpdir()}/rubbet-test-`);
 let database;
 const end = async (code) => {
   await database?.stop();
+  rmSync(temporary, { recursive: true, force: true });
   process.exit(code);
 };
 process.on('SIGINT', () => void end(130));
@@ -58,6 +62,6 @@ const code = await run(
   'tests',
   process.execPath,
   ['--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js', '--maxWorkers=2', ...extra],
-  { TEST_DATABASE_URL: database.url, NODE_ENV: 'test' },
+  { TEST_DATABASE_URL: database.url, TEST_TEMPLATE: `${temporary}/demo.sql`, NODE_ENV: 'test' },
 );
 await end(code);

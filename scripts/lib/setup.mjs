@@ -67,20 +67,30 @@ const newest = (path) => {
     .reduce((at, e) => Math.max(at, statSync(`${e.parentPath}/${e.name}`).mtimeMs), 0);
 };
 
-/** Builds every package whose output is missing or older than its sources. */
+/** Written last into what is built, so that a build that was cut off does not count as one. */
+export const BUILT = '.built';
+
+/** Builds every package whose output is missing, unfinished or older than its sources. */
 export const ensureBuilt = (wanted = ['core', 'cli', 'demo', 'server', 'web']) => {
   const coreAt = newest(`${root}/core/src`);
   const stale = wanted.filter((p) => {
-    const out = newest(`${root}/${p}/dist`);
+    const stamp = `${root}/${p}/dist/${BUILT}`;
+    if (!existsSync(stamp)) return true;
     const sources = Math.max(
       newest(`${root}/${p}/src`),
       p === 'web' ? Math.max(coreAt, newest(`${root}/web/index.html`), newest(`${root}/web/vite.config.ts`)) : 0,
     );
-    return out === 0 || sources > out;
+    return sources > statSync(stamp).mtimeMs;
   });
   if (stale.length === 0) return;
   say(`Building ${stale.join(', ')} …`);
-  execFileSync(process.execPath, [`${root}/scripts/build.mjs`, ...stale], { stdio: ['ignore', 'inherit', 'inherit'] });
+  try {
+    execFileSync(process.execPath, [`${root}/scripts/build.mjs`, ...stale], {
+      stdio: ['ignore', 'inherit', 'inherit'],
+    });
+  } catch {
+    throw new Error(`Building ${stale.join(', ')} failed: look at the lines above, mend it, then start again.`);
+  }
 };
 
 export const ensureDir = (dir) => {

@@ -1,4 +1,5 @@
 export { createApp, describeApi } from './createApp.ts';
 export { connect, migrate, readJson } from './database/connect.ts';
+export { newestMigration } from './database/migrations/index.ts';
 export type { Db } from './database/connect.ts';
 export { hashPassword } from './auth/sessions.service.ts';

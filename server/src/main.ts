@@ -25,18 +25,37 @@ try {
 }
 
 const app = await createApp(process.env.WEB_DIR === undefined ? {} : { webDir: process.env.WEB_DIR });
-try {
-  await app.listen(port, '127.0.0.1');
-} catch (error) {
-  if ((error as { code?: string }).code === 'EADDRINUSE')
-    say(`Port ${port} is in use by another program: stop it, or choose another with PORT=… npm start.`);
-  if ((error as { code?: string }).code === 'EACCES')
-    say(`Port ${port} may not be opened by this user: choose one over 1024 with PORT=… npm start.`);
-  throw error;
+/** Times that the port is tried: whoever held it for us needs a moment to let go. */
+const TRIES = 20;
+process.stdout.write('opening\n');
+for (let attempt = 1; ; attempt++) {
+  try {
+    await app.listen(port, '127.0.0.1');
+    break;
+  } catch (error) {
+    const code = (error as { code?: string }).code;
+    if (code === 'EADDRINUSE' && attempt < TRIES) {
+      await new Promise((r) => setTimeout(r, 100));
+      continue;
+    }
+    if (code === 'EADDRINUSE')
+      say(`Port ${port} is in use by another program: stop it, or choose another with PORT=… npm start.`);
+    if (code === 'EACCES')
+      say(`Port ${port} may not be opened by this user: choose one over 1024 with PORT=… npm start.`);
+    throw error;
+  }
 }
 process.stdout.write(`ready ${port}\n`);
+let stopping = false;
 const stop = (): void => {
+  if (stopping) return;
+  stopping = true;
+  // Whoever holds a connection open is not waited for for ever.
+  setTimeout(() => process.exit(0), 8000).unref();
   void app.close().then(() => process.exit(0));
 };
+// Without whoever started it, nobody would stop it: it goes as well.
+const parent = Number(process.env.RUBBET_PARENT ?? 0);
+if (parent > 0) setInterval(() => process.ppid !== parent && stop(), 500).unref();
 process.on('SIGINT', stop);
 process.on('SIGTERM', stop);

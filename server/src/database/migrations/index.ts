@@ -9,3 +9,6 @@ export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '002-model-ranges': modelRanges,
   '003-order-life': orderLife,
 };
+
+/** Name of the newest migration that this version knows. */
+export const newestMigration = Object.keys(migrations).at(-1) as string;
