@@ -7,15 +7,11 @@ import type { NestExpressApplication } from '@nestjs/platform-express';
 import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger';
 import type { OpenAPIObject } from '@nestjs/swagger';
 import compression from 'compression';
-import { json } from 'express';
 import cookieParser from 'cookie-parser';
 import type { NextFunction, Request, Response } from 'express';
 import helmet from 'helmet';
 import { AppModule } from './app.module.ts';
-import { readable } from './common/readable.ts';
-
-/** Largest body that is taken in. */
-const MOST_BYTES = '512kb';
+import { readable, readBody } from './common/readable.ts';
 
 /** The published description of the API: every route with what it takes and, by name, what it answers with. */
 export const describeApi = (app: NestExpressApplication): OpenAPIObject =>
@@ -61,7 +57,7 @@ export const createApp = async (
   );
   app.use(compression());
   app.use(cookieParser());
-  app.use(json({ limit: MOST_BYTES }));
+  app.use(readBody);
   app.use('/api', readable);
   app.useGlobalPipes(
     new ValidationPipe({ whitelist: true, forbidNonWhitelisted: true, transform: true, stopAtFirstError: true }),

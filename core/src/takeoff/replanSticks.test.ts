@@ -30,8 +30,8 @@ describe.each(cases)('planning the sticks of a $key again', ({ build, plan }) =>
     fc.assert(
       fc.property(
         fc.array(fc.integer({ min: 0, max: lumber.length - 1 }), { maxLength: 24 }),
-        fc.array(fc.tuple(fc.integer({ min: 0, max: lumber.length - 1 }), fc.integer({ min: -16, max: 16 })), {
-          maxLength: 5,
+        fc.array(fc.tuple(fc.integer({ min: 0, max: lumber.length - 1 }), fc.integer({ min: -64, max: 64 })), {
+          maxLength: 8,
         }),
         (cut, measured) => {
           const parts: BenchPart[] = lumber.map((p) => ({ ...p, state: 'open', measured: null }));
@@ -40,9 +40,9 @@ describe.each(cases)('planning the sticks of a $key again', ({ build, plan }) =>
             const mark = parts[i]?.mark ?? '';
             if (!unpaired.has(mark)) parts[i] = { ...(parts[i] as BenchPart), state: 'cut' };
           }
-          for (const [i, sixteenths] of measured)
+          for (const [i, ticks] of measured)
             if (parts[i]?.state === 'open')
-              parts[i] = { ...(parts[i] as BenchPart), measured: (parts[i]?.length ?? 0) + sixteenths / 16 };
+              parts[i] = { ...(parts[i] as BenchPart), measured: (parts[i]?.length ?? 0) + ticks / 64 };
           const next = replanSticks(plan, parts);
           expect(next.unplaced).toEqual([]);
           const wanted = new Map<string, number>();

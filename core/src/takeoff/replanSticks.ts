@@ -38,7 +38,8 @@ const findWanted = (plan: StickPlan, parts: readonly BenchPart[]): StickPiece[] 
   for (const p of parts) {
     if (p.state === 'cut') continue;
     const length = p.measured ?? p.length;
-    const id = p.measured === null ? p.mark : `${p.mark}·${printLength(length)}`;
+    // To the sixty-fourth, so that two lengths that differ are never taken for one.
+    const id = p.measured === null ? p.mark : `${p.mark}·${printLength(length, 'inches', 64)}`;
     const pair = pairTicket(p.mark);
     if (p.measured === null && paired.has(p.mark) && groups.has(id)) {
       groups.delete(id);

@@ -1,10 +1,12 @@
-import { BadRequestException } from '@nestjs/common';
+import { BadRequestException, PayloadTooLargeException, UnsupportedMediaTypeException } from '@nestjs/common';
+import { json } from 'express';
 import type { NextFunction, Request, Response } from 'express';
 
 /** Deepest nesting and most values that a body may have: more is never an honest one, and costs time to check. */
 const DEEPEST = 24;
 const MOST_VALUES = 20_000;
-const FORBIDDEN_KEYS = new Set(['__proto__', 'constructor', 'prototype']);
+/** Names of what every object has inside: as fields they are dropped or worse on the way. */
+const isInside = (key: string): boolean => key === 'prototype' || key in Object.prototype;
 
 const refuse = (message: string): never => {
   throw new BadRequestException({ code: 'invalid', message });
@@ -32,7 +34,7 @@ export const checkBody = (body: unknown): void => {
       else if (Array.isArray(value)) next.push(...(value.length > MOST_VALUES ? [null, ...value] : value));
       else if (typeof value === 'object' && value !== null)
         for (const [key, inner] of Object.entries(value)) {
-          if (FORBIDDEN_KEYS.has(key)) refuse(`"${key}" is no field of anything here: take it out.`);
+          if (isInside(key)) refuse(`"${key}" is no field of anything here: take it out.`);
           checkText(key);
           next.push(inner);
         }
@@ -60,3 +62,32 @@ export const readable = (request: Request, _response: Response, next: NextFuncti
     next(error);
   }
 };
+
+/** Largest body that is taken in. */
+const MOST_BYTES = '512kb';
+const parse = json({ limit: MOST_BYTES });
+
+/** What is wrong with a body that could not be read, in words. */
+const unreadable = (error: { readonly type?: string }): Error => {
+  switch (error.type) {
+    case 'entity.too.large':
+      return new PayloadTooLargeException();
+    case 'encoding.unsupported':
+    case 'charset.unsupported':
+      return new UnsupportedMediaTypeException({
+        code: 'invalid',
+        message: 'This way of writing is not understood: send JSON in UTF-8.',
+      });
+    default:
+      return new BadRequestException({
+        code: 'invalid',
+        message: 'What was sent is not JSON that can be read: look for a comma or a quote that is missing.',
+      });
+  }
+};
+
+/** Reads a JSON body. */
+export const readBody = (request: Request, response: Response, next: NextFunction): void =>
+  parse(request, response, (error?: unknown) =>
+    next(error === undefined ? undefined : unreadable(error as { readonly type?: string })),
+  );

@@ -9,16 +9,16 @@ const KEY = 'heavy';
 /** A route that computes for a while: each person or link has it done one after the other, and only so many wait. */
 export const Heavy = () => SetMetadata(KEY, true);
 
-/** Pieces of heavy work that one caller may have running and waiting. */
+/** Pieces of heavy work that one caller may have running, and waiting: more for people of the shop than for a link. */
 const AT_ONCE = 1;
-const WAITING = 12;
+const WAITING = { person: 24, link: 4 } as const;
 
 /** Lets each caller's heavy work run in turn; one too many waiting is refused. */
 export class Turns {
   readonly #lines = new Map<string, { running: number; readonly waiting: (() => void)[] }>();
 
   /** Waits for a turn; gives how to end it. Undefined when too many wait already. */
-  take(key: string): Promise<() => void> | undefined {
+  take(key: string, most: number): Promise<() => void> | undefined {
     const line = this.#lines.get(key) ?? { running: 0, waiting: [] };
     this.#lines.set(key, line);
     const end = (): void => {
@@ -30,7 +30,7 @@ export class Turns {
       line.running++;
       return Promise.resolve(end);
     }
-    if (line.waiting.length >= WAITING) return undefined;
+    if (line.waiting.length >= most) return undefined;
     return new Promise((resolve) => line.waiting.push(() => resolve(end)));
   }
 }
@@ -51,7 +51,8 @@ export class TurnsInterceptor implements NestInterceptor {
   intercept(context: ExecutionContext, next: CallHandler): Observable<unknown> {
     const heavy = Reflect.getMetadata(KEY, context.getHandler()) as boolean | undefined;
     if (!heavy) return next.handle();
-    const turn = this.#turns.take(callerOf(context.switchToHttp().getRequest()));
+    const caller = callerOf(context.switchToHttp().getRequest());
+    const turn = this.#turns.take(caller, caller.startsWith('user') ? WAITING.person : WAITING.link);
     if (!turn)
       throw new HttpException(
         { code: 'too-many', message: 'Too much is being computed for you already. Wait a moment, then try again.' },

@@ -16,13 +16,13 @@ export const isRetryable = (error: unknown): boolean =>
 
 /**
  * Runs a piece of work in one transaction, all or nothing, and again from the start when the database says that somebody else
- * was quicker; a bounded number of times, with growing waits. The work may run several times: it changes nothing but the database.
+ * was quicker; a bounded number of times, with growing waits. Whoever has waited for a lock sees what its last holder wrote. The work may run several times: it changes nothing but the database.
  * @throws HttpException 503 when it could not be had in all tries; whatever the work throws
  */
 export const transact = async <T>(db: Db, work: (trx: Db) => Promise<T>, tries = MOST_TRIES): Promise<T> => {
   for (let attempt = 1; ; attempt++) {
     try {
-      return await db.transaction(async (trx) => work(trx as unknown as Db));
+      return await db.transaction(async (trx) => work(trx as unknown as Db), { isolationLevel: 'read committed' });
     } catch (error) {
       if (!isRetryable(error)) throw error;
       if (attempt >= tries)

@@ -56,7 +56,7 @@ describe('standard models', () => {
     await send({ version: made.version, spec, note: 'same' }).expect(201);
     expect((await send({ version: made.version, spec, note: 'late' }).expect(409)).body.message).toMatch(/./);
     expect((await send({ version: made.version + 1, spec, note: '' }).expect(400)).body.message).toMatch(
-      /few words what changed/,
+      /note of what changed needs at least two letters/,
     );
     const other = await send({ version: made.version + 1, spec: { family: 'low-pen' }, note: 'a pen' }).expect(409);
     expect(other.body.message).toMatch(/is a raised-gable, this is a low-pen: save it as a model of its own/);

@@ -1,4 +1,4 @@
-import { Body, Controller, Get, Header, Inject, Param, Put, StreamableFile } from '@nestjs/common';
+import { Body, Controller, Get, Inject, Param, Put, StreamableFile } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { Answers } from '../common/answer.ts';
 import { Roles } from '../common/roles.ts';
@@ -32,7 +32,6 @@ export class VisitController {
   @Get('site-sheet.pdf')
   @Roles('anyone')
   @Heavy()
-  @Header('Content-Type', 'application/pdf')
   async sheet(@Param('token') token: string): Promise<StreamableFile> {
     const order = await this.visits.find(token);
     return new StreamableFile(await this.documents.siteSheet(order.id), {
