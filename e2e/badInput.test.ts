@@ -86,11 +86,38 @@ describe('bad input at each station says what is wrong and changes nothing', () 
     await page.waitForFunction(
       () => ![...document.querySelectorAll('button')].find((b) => b.textContent === 'Keep this revision')?.disabled,
     );
+    // Another thing of the order was changed: mine is kept beside it.
+    await press(page, 'Keep this revision');
+    await noticed(page, 'done', /Kept as revision/);
+    const kept = await world.api(page, `/orders/${id}`);
+    expect(kept).toMatchObject({ notes: 'changed elsewhere', revision: { spec: { params: { length: 84 } } } });
+    // The same thing was changed: both stand side by side, and nothing is kept until one is chosen.
+    await fill(page, 'Floor, long side', '86');
+    await page.keyboard.press('Enter');
+    await page.evaluate(
+      (n, version, spec) =>
+        fetch(`/api/orders/${n}/revisions`, {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify({ version, spec: { ...spec, params: { ...spec.params, length: 90 } } }),
+        }),
+      id,
+      kept.version,
+      kept.revision.spec,
+    );
     await press(page, 'Keep this revision');
     await noticed(page, 'wrong', /Somebody changed this/);
-    expect((await world.api(page, `/orders/${id}`)).revisions).toHaveLength(before.revisions.length);
-    // What was typed is still there.
-    expect(await page.$eval('input[aria-label="Floor, long side"]', (n) => (n as HTMLInputElement).value)).toBe('84"');
+    const both = await page.waitForSelector('[data-testid=both-versions]');
+    expect(await both?.evaluate((n) => n.textContent)).toMatch(/Floor, long side.*90".*86"/);
+    expect(await page.$eval('input[aria-label="Floor, long side"]', (n) => (n as HTMLInputElement).value)).toBe('86"');
+    expect((await world.api(page, `/orders/${id}`)).revision.spec.params.length).toBe(90);
+    await press(page, 'Go on with mine');
+    await press(page, 'Keep this revision');
+    await page.waitForFunction(() => document.querySelector('[data-testid=both-versions]') === null);
+    await noticed(page, 'done', /Kept as revision/);
+    const mine = await world.api(page, `/orders/${id}`);
+    expect(mine.revision.spec.params.length).toBe(86);
+    expect(mine.revisions).toHaveLength(before.revisions.length + 3);
   });
 
   it('Ground: a reading that is no length', async () => {

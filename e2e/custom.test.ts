@@ -15,6 +15,8 @@ beforeAll(async () => {
 afterAll(() => world.close());
 
 const openBuild = async (): Promise<void> => {
+  // What an earlier test had in hand and did not keep is let go.
+  await page.evaluate(() => localStorage.clear());
   await page.goto(`${world.base}/orders/${order}/build`, { waitUntil: 'networkidle0' });
   await page.waitForSelector('[data-testid=live-strip] div div');
 };

@@ -129,27 +129,34 @@ export const openLauncher = async (): Promise<Launcher> => {
   };
 };
 
-/** Signs in and gives a way to call the interface. */
-export const signedIn = async (base: string) => {
+/** An answer of the interface; what its body is, the caller knows. */
+export interface Called {
+  readonly status: number;
+  readonly body: any; // eslint-disable-line @typescript-eslint/no-explicit-any
+}
+
+/** Signs in and gives a way to call the interface. A call that is cut off has status 0: nobody can say whether it was done. */
+export const signedIn = async (
+  base: string,
+): Promise<(method: string, path: string, body?: unknown) => Promise<Called>> => {
+  const headers = { 'content-type': 'application/json' };
   const session = await fetch(`${base}/api/session`, {
     method: 'POST',
-    headers: { 'content-type': 'application/json' },
+    headers,
     body: JSON.stringify({ login: 'office', password: 'hedgerow' }),
   });
   const cookie = session.headers.get('set-cookie')?.split(';')[0] ?? '';
-  return async (method: string, path: string, body?: unknown): Promise<{ status: number; body: any }> => {
-    // eslint-disable-line @typescript-eslint/no-explicit-any
+  return async (method, path, body) => {
     try {
       const r = await fetch(`${base}/api${path}`, {
         method,
-        headers: { 'content-type': 'application/json', cookie },
+        headers: { ...headers, cookie },
         ...(body === undefined ? {} : { body: JSON.stringify(body) }),
         signal: AbortSignal.timeout(20_000),
       });
       const text = await r.text();
-      return { status: r.status, body: text.startsWith('{') || text.startsWith('[') ? JSON.parse(text) : text };
+      return { status: r.status, body: /^[{[]/.test(text) ? (JSON.parse(text) as unknown) : text };
     } catch {
-      // Cut off in the middle: nobody can say whether it was done.
       return { status: 0, body: undefined };
     }
   };

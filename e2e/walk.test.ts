@@ -1,4 +1,4 @@
-import { openWorld, fill, noticed, press, sees } from './world.ts';
+import { answer, fill, finishBench, noticed, openWorld, press, sees } from './world.ts';
 import type { World } from './world.ts';
 import type { Page } from 'puppeteer-core';
 
@@ -249,11 +249,17 @@ describe('one order through every station', () => {
 
   it('Hand-over: is delivered, shown and ended', async () => {
     await station('road');
+    // What is not built does not leave: the button says why.
+    await sees(page, 'Nothing that is not built leaves.');
+    await finishBench(page, id);
+    await station('road');
     await press(page, 'It has been delivered');
+    await answer(page, 'It has been delivered');
     await noticed(page, 'done', /Delivered/);
     await station('hand-over');
     for (const box of await page.$$('input[type=checkbox]')) await box.click();
     await press(page, 'Hand it over');
+    await answer(page, 'Hand it over');
     await sees(page, 'Handed over');
     expect((await world.api(page, `/orders/${id}`)).handedOverAt).not.toBeNull();
   });

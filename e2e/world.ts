@@ -134,3 +134,34 @@ export const noticed = async (page: Page, tone: 'done' | 'wrong', words: RegExp 
   );
   return page.$eval('[data-notice]', (n) => n.textContent ?? '');
 };
+
+/** Answers the question that stands open with the button of that name. */
+export const answer = async (page: Page, name: string, why?: string): Promise<void> => {
+  await page.waitForSelector('[data-testid=ask]');
+  if (why !== undefined) await page.type('[data-testid=ask] textarea', why);
+  await page.$$eval(
+    '[data-testid=ask] button',
+    (list, n) => list.find((b) => b.textContent?.trim() === n)?.click(),
+    name,
+  );
+  await page.waitForFunction(() => document.querySelector('[data-testid=ask]') === null);
+};
+
+/** Ticks every step of the shop of an order, as a day at the bench would. */
+export const finishBench = (page: Page, id: number): Promise<void> =>
+  page.evaluate(async (n) => {
+    const call = async (path: string, body?: unknown) =>
+      (
+        await fetch(`/api/orders/${n}/work-order${path}`, {
+          ...(body === undefined ? {} : { method: 'PATCH', body: JSON.stringify(body) }),
+          headers: { 'content-type': 'application/json' },
+        })
+      ).json();
+    const { steps: planned } = await call('/plan');
+    for (const step of planned) {
+      if (['yard', 'road', 'site'].includes(step.station)) continue;
+      const { steps } = await call('');
+      const row = steps.find((s: { stepId: string }) => s.stepId === step.id);
+      if (row.state !== 'done') await call(`/steps/${row.id}`, { version: row.version, state: 'done' });
+    }
+  }, id);

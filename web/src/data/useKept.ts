@@ -21,11 +21,15 @@ export interface Kept<T> {
  * aside in this browser, for this person, and is there again after a reload, another page or a closed lid. What somebody else
  * keeps meanwhile is seen as such.
  * @param thing names what is edited, e.g. `order 1036 flock`
- * @param kept what the server has
+ * @param given what the server has
  * @param same whether two values say the same, where that is not for their letters to tell
  */
-export const useKept = <T>(thing: string, kept: T, same: (a: T, b: T) => boolean = isSame): Kept<T> => {
+export const useKept = <T>(thing: string, given: T, same: (a: T, b: T) => boolean = isSame): Kept<T> => {
   const { me } = useMe();
+  // What says the same is the same, however often it is made anew.
+  const seen = useRef(given);
+  if (!same(seen.current, given)) seen.current = given;
+  const kept = seen.current;
   const key = draftKey(me?.id ?? 0, thing);
   const [state, setState] = useState(() => {
     const draft = readDraft<T>(key);
@@ -41,7 +45,7 @@ export const useKept = <T>(thing: string, kept: T, same: (a: T, b: T) => boolean
     latest.current = kept;
     setState((s) => {
       // What says the same stays as it was written; whoever has nothing of their own in hand follows what is kept.
-      if (compare.current(s.value, kept)) return { ...s, base: kept };
+      if (compare.current(s.value, kept)) return s.base === kept ? s : { ...s, base: kept };
       return compare.current(s.value, before) ? { ...s, value: kept, base: kept } : s;
     });
   }, [kept]);

@@ -37,6 +37,25 @@ describe('WithFractions', () => {
   });
 });
 
+describe('TapeMarks on the screen', () => {
+  it.each([false, true])('set every cross on the side where its piece lies, mirrored %s', (mirrored) => {
+    const build = buildSpec(parseSpec({ family: 'raised-lean-to', ...(mirrored ? { mirrored } : {}) }));
+    const tape = build.assemblies.find((a) => a.id === 'front-wall')?.tapes[0];
+    if (!tape) throw new Error('The front wall has no tape.');
+    const markup = html(createElement(TapeMarks, { tape, tall: true }));
+    const drawn = [
+      ...markup.matchAll(
+        /<line x1="([\d.]+)"[^>]*stroke="#1C1503"[^>]*><\/line><text x="([\d.]+)"[^>]*data-cross="(\w+)"/g,
+      ),
+    ];
+    expect(drawn).toHaveLength(tape.marks.length);
+    drawn.forEach((m, i) => {
+      expect(m[3]).toBe(tape.marks[i]?.side);
+      expect(Number(m[2]) > Number(m[1])).toBe(tape.marks[i]?.side === 'right');
+    });
+  });
+});
+
 describe('DrawingView', () => {
   const build = buildSpec(parseSpec({ family: 'low-pen', params: {} }));
   it.each(['front', 'plan', 'three', 'panel:front'])('draws every item of %s, none without a place', (view) => {
@@ -63,7 +82,9 @@ describe('TapeMarks', () => {
     expect((markup.match(/>×</g) ?? []).length).toBe(tape.marks.length);
     const figures = [
       ...markup.matchAll(/<text x="([\d.]+)" y="([\d.]+)" font-size="16" text-anchor="middle"[^>]*>(.*?)<\/text>/g),
-    ].map((m) => ({ x: Number(m[1]), y: Number(m[2]), wide: plain(m[3] ?? '').length * 8 }));
+    ]
+      .filter((m) => m[3] !== '×')
+      .map((m) => ({ x: Number(m[1]), y: Number(m[2]), wide: plain(m[3] ?? '').length * 8 }));
     expect(figures).toHaveLength(tape.marks.length);
     for (const [i, a] of figures.entries())
       for (const b of figures.slice(i + 1))

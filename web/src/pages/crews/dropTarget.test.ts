@@ -28,7 +28,7 @@ describe('where a dragged block comes to stand', () => {
     [a, 200, 'bay-2'],
     [a, 900, 'bay-2'],
     [a, -900, 'saw'],
-    [b, -130, 'bay-1'],
+    [b, -120, 'bay-1'],
     [b, -190, 'saw'],
     [b, 60, 'bay-2'],
   ] as const)('%# is the row under its middle', (block, y, row) =>
