@@ -2,7 +2,7 @@ import type { Build, ParamValue } from '../unit/index.ts';
 import { FLOCK_RULES } from '../flock/index.ts';
 import type { Flock, FlockRules } from '../flock/index.ts';
 import type { Params, Spec } from '../model/index.ts';
-import { MOVING_RULES } from '../structure/index.ts';
+import { MOVING_RULES, ROAD_LIMITS, USUAL_BED } from '../structure/index.ts';
 import type { MovingRules } from '../structure/index.ts';
 
 export type Severity = 'stop' | 'warn' | 'tip';
@@ -79,8 +79,8 @@ export const CHECK_RULES: CheckRules = {
   roofedShare: 1 / 3,
   lidMost: 25,
   sheetNear: 6,
-  loadWidth: 102,
-  loadHeight: 126,
+  loadWidth: ROAD_LIMITS.width,
+  loadHeight: ROAD_LIMITS.height - USUAL_BED,
   swingAbove: 6,
   roostClear: 12,
   roostJump: 44,

@@ -1,3 +1,4 @@
+import { ROAD_LIMITS } from '../structure/index.ts';
 import { measureTravelling, measureMass } from '../unit/index.ts';
 import type { Build } from '../unit/index.ts';
 
@@ -12,9 +13,6 @@ export interface Trailer {
   readonly weight: number;
   readonly tilt: boolean;
 }
-
-/** Legal size of a load on the road; state limits differ, so a business sets its own. Common practice, no source. */
-export const ROAD_LIMITS = { width: 102, height: 162 } as const;
 
 /** How a unit sits on a trailer. */
 export interface Load {

@@ -212,7 +212,12 @@ export const findClashes = (
       out.push({ kind: 'beyond', task: t.id, text: `${t.order} runs past the end of the calendar.` });
     if (t.due !== undefined && lastDay > t.due) {
       const late = daysBetweenWorking(calendar, t.due, lastDay);
-      out.push({ kind: 'late', task: t.id, text: `${t.order} leaves ${late === 1 ? 'a day' : `${late} days`} late.` });
+      out.push({
+        kind: 'late',
+        task: t.id,
+        days: late,
+        text: `${t.order} leaves ${late === 1 ? 'a day' : `${late} days`} late.`,
+      });
     }
   }
   for (const row of rows) {
@@ -225,6 +230,16 @@ export const findClashes = (
     }
   }
   return out;
+};
+
+/** Of clashes that say late, one for each order: that of the block which ends latest. Ids of blocks begin with their order and a stroke. */
+export const findLateOrders = (clashes: readonly Clash[]): Clash[] => {
+  const worst = new Map<string, Clash>();
+  for (const c of clashes) {
+    const order = c.task.split('/')[0] ?? c.task;
+    if (c.kind === 'late' && (c.days ?? 0) >= (worst.get(order)?.days ?? 0)) worst.set(order, c);
+  }
+  return [...worst.values()];
 };
 
 const daysBetweenWorking = (calendar: Calendar, from: string, to: string): number =>

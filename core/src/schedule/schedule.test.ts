@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { addDays, afterDrying, dayOf, endOf, makeCalendar, startOf } from './calendar.ts';
-import { findClashes, moveBlock, planSchedule } from './planSchedule.ts';
+import { findClashes, findLateOrders, moveBlock, planSchedule } from './planSchedule.ts';
 import type { Row, Task } from './types.ts';
 
 // Monday 2 March 2026.
@@ -142,4 +142,21 @@ describe('a due day on which nobody works', () => {
     expect(blocks.find((b) => b.task === 'b-saturday')?.start).toBe(0);
     expect(findClashes(tasks, [row], calendar, blocks).map((c) => c.task)).toEqual(['a-monday']);
   });
+});
+
+it('an order that is late in several blocks is said to be late once, by the last of them', () => {
+  const calendar = makeCalendar('2026-03-02', 20);
+  const row = { id: 'saw', name: 'Saw', stations: ['saw' as const], people: 1 };
+  const task = (id: string) => ({
+    id,
+    order: '7',
+    station: 'saw' as const,
+    minutes: 480,
+    dry: 0,
+    needs: [],
+    due: '2026-03-02',
+  });
+  const tasks = [task('7/a'), task('7/b'), task('7/c')];
+  const late = findLateOrders(findClashes(tasks, [row], calendar, planSchedule(tasks, [row], calendar)));
+  expect(late.map((c) => c.text)).toEqual(['7 leaves 2 days late.']);
 });

@@ -50,5 +50,7 @@ export interface Clash {
   readonly kind: 'order' | 'overlap' | 'late' | 'station' | 'early' | 'beyond';
   readonly task: string;
   readonly other?: string;
+  /** Working days late, where it is that. */
+  readonly days?: number;
   readonly text: string;
 }

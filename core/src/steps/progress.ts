@@ -1,13 +1,16 @@
 import type { Operation } from './planOperations.ts';
-import type { Step } from './types.ts';
+import type { Station, Step } from './types.ts';
 
 /** How far each step has come, by its id; one that is not listed is open. */
 export type StepStates = ReadonlyMap<string, 'open' | 'done'>;
 
 const isDone = (states: StepStates, id: string): boolean => states.get(id) === 'done';
 
-/** Whether a step is done in the shop, at the saw, in a bay or at the paint place; the rest is yard, road and site. */
-export const isBenchStep = (step: Pick<Step, 'station'>): boolean => !['yard', 'road', 'site'].includes(step.station);
+/** Stations that are not the shop's: what is done there is told by the driver, not ticked at the bench. */
+export const OUTSIDE: readonly Station[] = ['yard', 'road', 'site'];
+
+/** Whether a step is done in the shop, at the saw, in a bay or at the paint place. */
+export const isBenchStep = (step: Pick<Step, 'station'>): boolean => !OUTSIDE.includes(step.station);
 
 /** The first step that has to be done before one can be; undefined when nothing is in its way. */
 export const findOpenNeed = (steps: readonly Step[], id: string, states: StepStates): Step | undefined => {

@@ -1,3 +1,4 @@
 export * from './spans.ts';
 export * from './wind.ts';
 export * from './moving.ts';
+export * from './roadLimits.ts';

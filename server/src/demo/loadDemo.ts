@@ -217,6 +217,11 @@ const goOn = async (db: Db, s: Services, o: DemoOrder, id: number, office: User,
     );
   if (reached(o, 'delivered')) await s.acts.deliver(id, (await s.orders.find(id)).version, driver);
   if (reached(o, 'done')) await s.acts.handOver(id, (await s.orders.find(id)).version, driver);
+  // What is behind an order on the road was done in the weeks before.
+  if (reached(o, 'road'))
+    await db('operations')
+      .where({ order_id: id, done: true })
+      .update({ day: db.raw('DATE_SUB(day, INTERVAL 14 DAY)') });
   if (o.upTo === 'planned' || reached(o, 'road'))
     for (const item of ['gate', 'services'])
       await db('visit_items').insert({ order_id: id, item, done_at: db.raw('UTC_TIMESTAMP()') });

@@ -1,5 +1,6 @@
 import { BadRequestException, Inject, Injectable } from '@nestjs/common';
 import type { OrderAct, Undone } from '@rubbet/core/order';
+import { OUTSIDE } from '@rubbet/core/steps';
 import type { User } from '../auth/auth.answers.ts';
 import { noteDeed } from '../database/audit.ts';
 import { DB } from '../database/connect.ts';
@@ -116,7 +117,7 @@ export class OrderActs {
     return this.act(id, 'take back delivery', body, me, async (trx) => {
       await trx('operations')
         .where({ order_id: id })
-        .whereIn('station', ['yard', 'road', 'site'])
+        .whereIn('station', [...OUTSIDE])
         .update({ done: false, version: trx.raw('version + 1') });
       return { delivered_at: null };
     });

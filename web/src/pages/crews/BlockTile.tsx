@@ -68,11 +68,11 @@ export const BlockTile = ({
       {...listeners}
       aria-roledescription="block"
       aria-pressed={held}
-      className={`board ${kind}`}
+      className={`board ${kind} ${d.op.done ? 'done' : ''}`}
       data-task={d.op.id}
       data-late={late}
-      title={`${d.op.orderId} ${d.op.title}: ${d.op.name}`}
-      aria-label={`Order ${d.op.orderId}, ${d.op.name}`}
+      title={`${d.op.orderId} ${d.op.title}: ${d.op.name}${d.op.done ? ', done' : ''}`}
+      aria-label={`Order ${d.op.orderId}, ${d.op.name}${d.op.done ? ', done' : ''}`}
       onClick={onPick}
       style={{
         left,
@@ -85,7 +85,10 @@ export const BlockTile = ({
     >
       <strong>{d.op.orderId}</strong>
       <br />
-      <span style={{ fontSize: 13, fontWeight: 500 }}>{d.op.name}</span>
+      <span style={{ fontSize: 13, fontWeight: 500 }}>
+        {d.op.done ? '✓ ' : ''}
+        {d.op.name}
+      </span>
     </Tile>
   );
 };

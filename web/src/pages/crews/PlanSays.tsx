@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { dayOf } from '@rubbet/core/schedule';
+import { dayOf, findLateOrders } from '@rubbet/core/schedule';
 import type { Block } from '@rubbet/core/schedule';
 import { shortDay } from '../../data/days.ts';
 import type { BoardData, BoardOperation, MoveData } from '../../data/types.ts';
@@ -30,7 +30,7 @@ export const PlanSays = ({
   readonly onPutBack: (before: Before) => void;
   readonly onOpen: (order: number) => void;
 }) => {
-  const lateOrders = [...new Map(data.clashes.filter((c) => c.kind === 'late').map((c) => [c.text, c])).values()];
+  const lateOrders = findLateOrders(data.clashes);
   return (
     <Box borderLeft="1px solid" borderColor="rule" p={4} overflow="auto" aria-live="polite" data-testid="plan-says">
       <Heading mb={2}>What the plan says</Heading>

@@ -2,6 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { Link } from 'react-router';
 import useSWR from 'swr';
 import { printMinutes, printWeight } from '@rubbet/core/measure';
+import { findLateOrders } from '@rubbet/core/schedule';
 import { STATION_NAMES } from '@rubbet/core/order';
 import type { StationKey } from '@rubbet/core/order';
 import { longDay, moment, shortDay } from '../../data/days.ts';
@@ -14,24 +15,25 @@ export const Today = () => {
   const { data, error } = useSWR<TodayData, Error>('/today');
   if (error) throw error;
   if (!data) return <Loading />;
-  const late = data.clashes.filter((c) => c.kind === 'late');
+  const late = findLateOrders(data.clashes);
+  const open = data.work.filter((w) => w.operation?.done !== true);
   return (
     <Box p={6} pb={16}>
       <Box display="flex" alignItems="baseline" gap={4} borderBottom="2px solid" borderColor="ink" pb={3} mb={4}>
         <Title>{longDay(data.today)}</Title>
         <Soft>
-          {data.work.length} {data.work.length === 1 ? 'block' : 'blocks'} on the floor, {data.deliveries.length} loads
-          to come, {data.waiting.length} orders waiting for a decision
+          {open.length} {open.length === 1 ? 'block' : 'blocks'} on the floor, {data.deliveries.length} loads to come,{' '}
+          {data.waiting.length} orders waiting for a decision
         </Soft>
       </Box>
       <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '1.5fr 1fr' }} gap={8}>
         <Box minW={0}>
           <Heading mb={2}>On the floor{data.workday !== data.today ? ` on ${shortDay(data.workday)}` : ''}</Heading>
-          {data.work.length === 0 && (
+          {open.length === 0 && (
             <Empty>Nothing is planned for this day. Put accepted orders on the board at their Days station.</Empty>
           )}
           <Box display="grid" gap={2}>
-            {data.work.map((w) => (
+            {open.map((w) => (
               <Box
                 key={w.task}
                 display="grid"
@@ -98,7 +100,7 @@ export const Today = () => {
           <Heading mb={2}>What the plan says</Heading>
           {late.length === 0 && <Soft>Nothing leaves late.</Soft>}
           <Box display="grid" gap={2}>
-            {[...new Map(late.map((c) => [c.text, c])).values()].map((c) => (
+            {late.map((c) => (
               <Box key={c.text} bg="keelwash" borderLeft="4px solid" borderColor="keel" px={3} py={2}>
                 <strong className="cond">{c.text}</strong>{' '}
                 <Link to={`/orders/${c.task.split('/')[0]}/days`}>See its days</Link>
