@@ -47,6 +47,25 @@ describe('rubbet', () => {
       tipsAt: expect.any(Number),
     });
   });
+  it('drives out and back by the miles, once for all units', () => {
+    const minutes = (args: string[], id: string) =>
+      read(['steps', ...args], pen).steps.find((s: { id: string }) => s.id === id).minutes as number;
+    expect(minutes([], 'deliver')).toBe(10);
+    expect(minutes(['--miles', '35'], 'deliver')).toBe(70);
+    expect(minutes(['--miles', '35'], 'return')).toBe(70);
+    const block = (args: string[]) =>
+      read(['steps', ...args], pen).operations.find((o: { key: string }) => o.key === 'deliver').minutes as number;
+    expect(block(['--miles', '35', '--quantity', '3']) - block(['--miles', '35'])).toBeLessThan(140);
+    for (const [args, words] of [
+      [['--miles', 'far'], /--miles is "far"; it takes a whole number from 0 to 500/],
+      [['--quantity', '0'], /--quantity is "0"/],
+      [['--miles'], /--miles needs a number of miles/],
+    ] as const)
+      expect(run(['steps', ...args], { readFile: () => '', readInput: () => JSON.stringify(pen) })).toMatchObject({
+        code: 2,
+        error: expect.stringMatching(words),
+      });
+  });
   it('cuts by the stated format', () => {
     const demand = {
       kerf: 0.125,

@@ -35,7 +35,7 @@ const USAGE = `rubbet VERB [FILE | -] [options]; FILE is JSON, - or nothing read
   takeoff SPEC             what to buy
   cutlist SPEC --csv       the cut list as CSV
   cut DEMAND               a stick plan
-  steps SPEC               steps, operations and labour
+  steps SPEC               steps, operations and labour; --miles N, --quantity N
   mass SPEC                weight, centre, lift, pull, wind
   site SURVEY              pad heights from rod readings
   draw SPEC --view V --svg front, back, left, right, plan, section, three or panel:NAME
@@ -62,6 +62,14 @@ const VERBS = [
 const OPTIONS: Readonly<Record<string, readonly string[]>> = {
   cutlist: ['--csv'],
   draw: ['--view', '--svg', '--dxf', '--frame'],
+  steps: ['--miles', '--quantity'],
+};
+
+/** Options that take a value, and what it is. */
+const VALUES: Readonly<Record<string, string>> = {
+  '--view': 'the name of a view',
+  '--miles': 'a number of miles',
+  '--quantity': 'a number of units',
 };
 
 const json = (value: unknown): string => `${JSON.stringify(value, null, 2)}\n`;
@@ -87,9 +95,10 @@ const readCall = (args: readonly string[]): Call => {
       continue;
     }
     if (!(OPTIONS[verb] ?? []).includes(word)) throw new UsageError(`${verb} has no option ${word}.`);
-    if (word === '--view') {
+    const takes = VALUES[word];
+    if (takes !== undefined) {
       const value = rest[++i];
-      if (value === undefined) throw new UsageError('--view needs the name of a view.');
+      if (value === undefined) throw new UsageError(`${word} needs ${takes}.`);
       options.set(word, value);
     } else options.set(word, 'yes');
   }
@@ -99,6 +108,16 @@ const readCall = (args: readonly string[]): Call => {
   }
   if (plain.length > 1) throw new UsageError(`${verb} takes one file, not ${plain.length}: ${plain.join(', ')}.`);
   return { verb, target: plain[0], options };
+};
+
+/** A whole number given with an option; its least where it is left out. */
+const readNumber = (call: Call, option: string, least: number, most: number): number => {
+  const text = call.options.get(option);
+  if (text === undefined) return least;
+  const value = Number(text);
+  if (!/^\d+$/.test(text) || value < least || value > most)
+    throw new UsageError(`${option} is "${text}"; it takes a whole number from ${least} to ${most}.`);
+  return value;
 };
 
 const readJson = (call: Call, inputs: Inputs): unknown => {
@@ -164,8 +183,10 @@ const answer = (call: Call, inputs: Inputs): string => {
     case 'cut':
       return json(planSticks(readDemand(readJson(call, inputs))));
     case 'steps': {
-      const steps = planSteps(buildSpec(spec()));
-      return json({ steps, operations: planOperations(steps), labour: measureLabour(steps) });
+      const miles = readNumber(call, '--miles', 0, 500);
+      const quantity = readNumber(call, '--quantity', 1, 50);
+      const steps = planSteps(buildSpec(spec()), undefined, miles);
+      return json({ steps, operations: planOperations(steps, quantity), labour: measureLabour(steps) });
     }
     case 'mass': {
       const build = buildSpec(spec());

@@ -160,3 +160,39 @@ it('an order that is late in several blocks is said to be late once, by the last
   const late = findLateOrders(findClashes(tasks, [row], calendar, planSchedule(tasks, [row], calendar)));
   expect(late.map((c) => c.text)).toEqual(['7 leaves 2 days late.']);
 });
+
+describe('work that is done', () => {
+  const calendar = makeCalendar('2026-03-02', 20);
+  const row = { id: 'saw', name: 'Saw', stations: ['saw' as const], people: 1 };
+  const task = (id: string, done: boolean) => ({
+    id,
+    order: id,
+    station: 'saw' as const,
+    minutes: 240,
+    dry: 0,
+    needs: [],
+    done,
+  });
+  const tasks = [task('a', true), task('b', false), task('c', false)];
+  const blocks = planSchedule(tasks, [row], calendar);
+  const at = (list: typeof blocks, id: string) => list.find((b) => b.task === id)?.start ?? -1;
+
+  it('stays where it was: nothing is moved on to it', () => {
+    const moved = moveBlock(tasks, [row], calendar, blocks, 'c', { row: 'saw', start: at(blocks, 'a') });
+    expect(moved.moved).toEqual([]);
+    expect(moved.clashes[0]).toMatchObject({
+      kind: 'overlap',
+      other: 'a',
+      text: expect.stringMatching(/is done and stays/),
+    });
+  });
+  it('is not pushed by what moves beside it', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 40 }), fc.constantFrom('b', 'c'), (half, id) => {
+        const moved = moveBlock(tasks, [row], calendar, blocks, id, { row: 'saw', start: half * 30 });
+        expect(at([...moved.blocks], 'a')).toBe(at(blocks, 'a'));
+        expect(findClashes(tasks, [row], calendar, moved.blocks).filter((c) => c.kind === 'overlap')).toEqual([]);
+      }),
+    );
+  });
+});

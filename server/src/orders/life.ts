@@ -5,18 +5,10 @@ import type { Db } from '../database/connect.ts';
 import { shopToday } from '../common/shopToday.ts';
 import { lockOrder } from '../database/locks.ts';
 import type { OrderRecord } from '../database/locks.ts';
+import type { Order } from './orders.answers.ts';
 
-/** How far the work of an order has come. */
-export interface WorkFigures {
-  readonly id: number;
-  readonly doneAt: string | null;
-  readonly touched: boolean;
-  readonly parts: number;
-  readonly partsCut: number;
-  readonly steps: number;
-  readonly stepsDone: number;
-  readonly minutes: number;
-}
+/** How far the work of an order has come, and the id of its work order. */
+export type WorkFigures = NonNullable<Order['workOrder']> & { readonly id: number };
 
 /** Counts what is done of an order's work order; null where it has none. */
 export const countWork = async (db: Db, orderId: number): Promise<WorkFigures | null> => {

@@ -1,14 +1,14 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { dayOf } from '@rubbet/core/schedule';
+import { dayOf, findLateOrders } from '@rubbet/core/schedule';
 import { printMinutes } from '@rubbet/core/measure';
 import { judgeAct, lifeOf } from '@rubbet/core/order';
 import { api } from '../../data/api.ts';
 import { longDay, shortDay } from '../../data/days.ts';
-import { useBoard } from '../../data/hooks.ts';
+import { useBoard, useMe } from '../../data/hooks.ts';
 import type { BoardData } from '../../data/types.ts';
-import { Button, LinkButton } from '../../parts/Button.tsx';
+import { Button, LinkButton, QuietButton } from '../../parts/Button.tsx';
 import { Empty, Loading } from '../../parts/Loading.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { Soft, Title } from '../../parts/Text.tsx';
@@ -18,6 +18,7 @@ import { useStation } from './OrderPage.tsx';
 export const DaysStation = () => {
   const { order, reload } = useStation();
   const { tell, fail } = useNotice();
+  const { me } = useMe();
   const { data, error, mutate } = useBoard();
   const [busy, setBusy] = useState(false);
   if (error) throw error;
@@ -36,15 +37,15 @@ export const DaysStation = () => {
       setBusy(false);
     }
   };
-  if (mine.length === 0)
+  if (mine.length === 0 || order.scheduledAt === null)
     return (
       <Box p={6}>
         {order.accepted && refused === undefined ? (
           <>
             <Title mb={2}>Not on the board yet</Title>
             <Box mb={4} maxW="560px">
-              Its work is planned after what stands there already: cutting, panels, raising, two coats with a night
-              between, loading.
+              Its work is planned after what stands there already, each piece after what it needs, with the nights that
+              paint takes to dry.
             </Box>
             <Button disabled={busy} onClick={() => void plan()}>
               Put it on the board
@@ -61,7 +62,8 @@ export const DaysStation = () => {
         )}
       </Box>
     );
-  const late = data.clashes.find((c) => c.kind === 'late' && c.task.startsWith(`${order.id}/`));
+  const unplaced = mine.filter((o) => !o.done && !data.blocks.some((b) => b.task === o.id));
+  const late = findLateOrders(data.clashes).find((c) => c.task.startsWith(`${order.id}/`));
   return (
     <Box p={6}>
       <Title mb={1}>Its days</Title>
@@ -69,6 +71,14 @@ export const DaysStation = () => {
       {late && (
         <Box my={3} bg="keelwash" borderLeft="4px solid" borderColor="keel" px={3} py={2} maxW="620px">
           <strong className="cond">{late.text}</strong> Move its blocks earlier on the board, or agree on another day.
+        </Box>
+      )}
+      {unplaced.length > 0 && refused === undefined && me?.role === 'office' && (
+        <Box my={3} bg="amberwash" borderLeft="4px solid" borderColor="amber" px={3} py={2} maxW="620px">
+          {unplaced.map((o) => o.name).join(', ')}: open again and without a place on the board.{' '}
+          <QuietButton disabled={busy} onClick={() => void plan()}>
+            Find it a place
+          </QuietButton>
         </Box>
       )}
       <table style={{ maxWidth: 820, marginTop: 12 }}>
@@ -89,7 +99,7 @@ export const DaysStation = () => {
                 <td>
                   {o.name} {o.dry > 0 && <Soft>then dries overnight</Soft>}
                 </td>
-                <td>{data.rows.find((r) => r.id === b?.row)?.name ?? 'not placed'}</td>
+                <td>{data.rows.find((r) => r.id === b?.row)?.name ?? (o.done ? '✓ done' : 'not placed')}</td>
                 <td className="cond">{b ? shortDay(dayOf(data.calendar, b.start)) : ''}</td>
                 <td className="cond" data-end={b ? dayOf(data.calendar, b.end, true) : ''}>
                   {b ? shortDay(dayOf(data.calendar, b.end, true)) : ''}

@@ -1,0 +1,65 @@
+import { openTestApp } from '../testing/testApp.ts';
+import type { Agent, TestApp } from '../testing/testApp.ts';
+import type { TodayAnswer } from './today.answers.ts';
+
+let app: TestApp;
+let office: Agent;
+beforeAll(async () => {
+  app = await openTestApp('rubbet_today');
+  office = await app.as('office');
+});
+afterAll(() => app.close());
+const today = async (): Promise<TodayAnswer> => (await office.get('/api/today').expect(200)).body;
+
+describe('the day', () => {
+  it('asks for the work that stands on it, with what it is and where', async () => {
+    const { work, workday, today: day } = await today();
+    expect(workday >= day).toBe(true);
+    expect(work.length).toBeGreaterThan(0);
+    for (const w of work) {
+      expect(w.operation?.id).toBe(w.task);
+      expect(w.row?.stations).toContain(w.operation?.station);
+    }
+  });
+  it('lists orders that wait for a decision, the most urgent first, and forgets those on hold', async () => {
+    const { waiting } = await today();
+    expect(waiting.map((w) => w.wantedBy)).toEqual([...waiting.map((w) => w.wantedBy)].sort());
+    for (const w of waiting) expect(['flock', 'build', 'ground', 'price']).toContain(w.station);
+    const id = waiting[0]?.id as number;
+    await office
+      .post(`/api/orders/${id}/hold`)
+      .send({ version: (await app.order(id)).version, why: 'the buyer is away' })
+      .expect(200);
+    expect((await today()).waiting.map((w) => w.id)).not.toContain(id);
+  });
+  it('tells the last deeds, newest first', async () => {
+    const { log } = await today();
+    expect(log).toHaveLength(8);
+    expect(log[0]).toMatchObject({ actor: 'Odile Farrant', action: 'hold', entity: 'order' });
+  });
+  it('is bounded, however much there is', async () => {
+    const customer = await app.db('customers').first('id');
+    await app.db('orders').insert(
+      Array.from({ length: 300 }, (_, i) => ({
+        customer_id: customer?.id,
+        title: `Enquiry ${i}`,
+        wanted_by: '2031-01-01',
+        token: `t${i}`.padEnd(32, 'x'),
+        notes: '',
+      })),
+    );
+    expect((await today()).waiting).toHaveLength(40);
+    expect((await office.get('/api/orders')).body.rows).toHaveLength(100);
+  });
+});
+
+describe('the rack', () => {
+  it('adds its ledger up and leaves out what is gone', async () => {
+    const lines = (await office.get('/api/rack').expect(200)).body as { id: number; quantity: number }[];
+    expect(lines.every((l) => l.quantity > 0)).toBe(true);
+    const line = lines[0];
+    await app.db('stock_ledger').insert({ stock_id: line?.id, change: -(line?.quantity ?? 0), why: 'cut', by: 'x' });
+    const after = (await office.get('/api/rack')).body as { id: number }[];
+    expect(after.map((l) => l.id)).not.toContain(line?.id);
+  });
+});
