@@ -292,6 +292,9 @@ describe('the Flock station', () => {
     await page.waitForFunction(() => document.querySelector('[data-ranked]')?.textContent?.includes('Room for'));
     // The list is ranked anew meanwhile: the button is waited for until it stays.
     await page.locator('::-p-xpath(//div[@data-ranked]//button[contains(., "Start from")])').click();
+    // Something is drawn already: it is asked first.
+    await page.waitForSelector('[data-testid=ask]');
+    await page.$eval('[data-testid=ask] button[type=submit]', (b) => (b as HTMLButtonElement).click());
     await page.waitForFunction(() => /\/build$/.test(location.pathname));
     const kept = await world.api(page, `/orders/${order}`);
     expect(kept.flock.later).toBe(16);

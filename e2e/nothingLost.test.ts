@@ -60,6 +60,7 @@ describe('what is in hand survives a lost connection, a reload and another page'
     const path = `/orders/${await find('Sorrel, stretched ten inches')}/build`;
     await go(path);
     await page.waitForSelector('[data-testid=live-strip] div div');
+    await press(page, 'section');
     for (let i = 1; i <= 20; i++) {
       await fill(page, 'Floor, long side', String(60 + i));
       await page.keyboard.press('Enter');
@@ -194,6 +195,25 @@ describe('what takes something away asks first', () => {
     });
   });
 
+  it('whoever stands at the bench of a work order that was taken away is told, and shown the way', async () => {
+    const id = await find('Clover');
+    const bench = await world.newPage(1024, 768);
+    await world.signIn(bench, 'shop');
+    await bench.goto(`${world.base}/bench/${id}`, { waitUntil: 'networkidle0' });
+    await bench.waitForSelector('[data-testid=step-done]');
+    const now = await world.api(page, `/orders/${id}`);
+    await send('POST', `/orders/${id}/revisions`, {
+      version: now.version,
+      spec: { ...now.revision.spec, params: { ...now.revision.spec.params, length: 90 } },
+      undo: ['acceptance', 'days', 'work order'],
+    });
+    await bench.click('[data-testid=step-done]');
+    await noticed(bench, 'wrong', /has no work order/);
+    await bench.reload({ waitUntil: 'networkidle0' });
+    await bench.waitForSelector('[data-testid=no-work-order] a');
+    await bench.close();
+  });
+
   it('an order is held, goes on, is copied and cancelled, each with its words', async () => {
     const id = await find('Clover, built for stock');
     await go(`/orders/${id}/road`);
@@ -256,7 +276,7 @@ describe('what takes something away asks first', () => {
   it('a move on the board is put back whole', async () => {
     await go('/crews');
     const before = await world.api(page, '/board');
-    const id = await find('Clover');
+    const id = await find('Sorrel');
     const task = before.operations.find(
       (o: { id: string; orderId: number; done: boolean }) => o.orderId === id && !o.done,
     )?.id;

@@ -28,12 +28,16 @@ export const measureCentroid = (ring: readonly Pt[]): Pt => {
 
 /** Bounds of points: `[minX, minY, maxX, maxY]`. */
 export const measurePtBounds = (points: readonly Pt[]): readonly [number, number, number, number] => {
-  let [x0, y0, x1, y1] = [Infinity, Infinity, -Infinity, -Infinity];
-  for (const [x, y] of points) {
-    x0 = Math.min(x0, x);
-    y0 = Math.min(y0, y);
-    x1 = Math.max(x1, x);
-    y1 = Math.max(y1, y);
+  let x0 = Infinity;
+  let y0 = Infinity;
+  let x1 = -Infinity;
+  let y1 = -Infinity;
+  for (let i = 0; i < points.length; i++) {
+    const p = points[i] as Pt;
+    if (p[0] < x0) x0 = p[0];
+    if (p[1] < y0) y0 = p[1];
+    if (p[0] > x1) x1 = p[0];
+    if (p[1] > y1) y1 = p[1];
   }
   return [x0, y0, x1, y1];
 };

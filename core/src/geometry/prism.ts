@@ -137,8 +137,10 @@ const makePieces = (shape: Shape, place: Placement): ConvexPiece[] => {
 const spread = (points: readonly Vec3[], axis: Vec3): readonly [number, number] => {
   let lo = Infinity;
   let hi = -Infinity;
-  for (const p of points) {
-    const d = dot(p, axis);
+  const [x, y, z] = axis;
+  for (let i = 0; i < points.length; i++) {
+    const p = points[i] as Vec3;
+    const d = p[0] * x + p[1] * y + p[2] * z;
     if (d < lo) lo = d;
     if (d > hi) hi = d;
   }
@@ -146,9 +148,11 @@ const spread = (points: readonly Vec3[], axis: Vec3): readonly [number, number] 
 };
 
 const gapAlong = (a: ConvexPiece, b: ConvexPiece, axis: Vec3): number => {
-  const [a0, a1] = spread(a.points, axis);
-  const [b0, b1] = spread(b.points, axis);
-  return Math.max(a0 - b1, b0 - a1);
+  const ra = spread(a.points, axis);
+  const rb = spread(b.points, axis);
+  const before = ra[0] - rb[1];
+  const after = rb[0] - ra[1];
+  return before > after ? before : after;
 };
 
 /**
@@ -158,26 +162,23 @@ const gapAlong = (a: ConvexPiece, b: ConvexPiece, axis: Vec3): number => {
  */
 export const measureSeparation = (a: ConvexPiece, b: ConvexPiece, enough = 0.5): number => {
   let best = -Infinity;
+  const look = (gap: number): boolean => {
+    if (gap > best) best = gap;
+    return best > enough;
+  };
   for (let k = 0; k < 3; k++) {
-    best = Math.max(best, (a.low[k] as number) - (b.high[k] as number), (b.low[k] as number) - (a.high[k] as number));
+    look((a.low[k] as number) - (b.high[k] as number));
+    look((b.low[k] as number) - (a.high[k] as number));
   }
   if (best > enough) return best;
-  for (const axis of a.normals) {
-    best = Math.max(best, gapAlong(a, b, axis));
-    if (best > enough) return best;
-  }
-  for (const axis of b.normals) {
-    best = Math.max(best, gapAlong(a, b, axis));
-    if (best > enough) return best;
-  }
-  for (const ea of a.edges) {
+  for (const axis of a.normals) if (look(gapAlong(a, b, axis))) return best;
+  for (const axis of b.normals) if (look(gapAlong(a, b, axis))) return best;
+  for (const ea of a.edges)
     for (const eb of b.edges) {
       const axis = cross(ea, eb);
       const size = norm(axis);
-      if (size > 1e-6) best = Math.max(best, gapAlong(a, b, scale(axis, 1 / size)));
-      if (best > enough) return best;
+      if (size > 1e-6 && look(gapAlong(a, b, scale(axis, 1 / size)))) return best;
     }
-  }
   return best;
 };
 

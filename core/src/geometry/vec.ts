@@ -12,7 +12,9 @@ export const cross = (a: Vec3, b: Vec3): Vec3 => [
   a[2] * b[0] - a[0] * b[2],
   a[0] * b[1] - a[1] * b[0],
 ];
-export const norm = (a: Vec3): number => Math.hypot(a[0], a[1], a[2]);
+// Looked up once: it is called for every edge of every pair of parts.
+const { hypot } = Math;
+export const norm = (a: Vec3): number => hypot(a[0], a[1], a[2]);
 export const unit = (a: Vec3): Vec3 => scale(a, 1 / norm(a));
 
 export const X: Vec3 = [1, 0, 0];

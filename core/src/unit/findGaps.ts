@@ -65,25 +65,32 @@ const gapIn = (pieces: readonly ConvexPiece[], face: ClosedFace): Gap | undefine
   const [near, far] = [dot(w, origin) + face.within[0], dot(w, origin) + face.within[1]];
   const [ou, ov] = [dot(u, origin), dot(v, origin)];
   const beside = (piece: ConvexPiece, along: Vec3, from: number, to: number): boolean => {
-    const [a, b] = measureReach(piece, along);
-    return b < from - GAP_LIMIT || a > to + GAP_LIMIT;
+    const reach = measureReach(piece, along);
+    return reach[1] < from - GAP_LIMIT || reach[0] > to + GAP_LIMIT;
   };
   for (const piece of pieces) {
     // Most parts are nowhere near the face: their boxes tell.
     if (beside(piece, w, near, far) || beside(piece, u, x0 + ou, x1 + ou) || beside(piece, v, y0 + ov, y1 + ov))
       continue;
-    const depth = piece.points.map((p) => dot(w, p));
-    if (min(...depth) > far || max(...depth) < near) continue;
+    let lo = FAR;
+    let hi = -FAR;
+    for (const p of piece.points) {
+      const depth = dot(w, p);
+      if (depth < lo) lo = depth;
+      if (depth > hi) hi = depth;
+    }
+    if (lo > far || hi < near) continue;
     const flat = piece.points.map((p): Pt => [dot(u, p) - ou, dot(v, p) - ov]);
     stamp(findHull(flat), GAP_LIMIT / 2, x0, y0, cols, rows, covered);
   }
   const inside = new Uint8Array(cols * rows);
   // A little inside the region, so that its own edge is not taken for a gap.
   stamp(face.region, -GAP_LIMIT / 2, x0, y0, cols, rows, inside);
-  for (let k = 0; k < covered.length; k++) {
-    if (inside[k] === 1 && covered[k] === 0)
+  // Where nothing is missing, one pass over the bytes is all there is to do.
+  const { length } = covered;
+  for (let k = 0; k < length; k++)
+    if ((inside[k] as number) > (covered[k] as number))
       return { face: face.id, at: [x0 + (k % cols) * STEP, y0 + floor(k / cols) * STEP] };
-  }
   return undefined;
 };
 

@@ -63,7 +63,7 @@ export const Shell = () => {
 
   if (isLoading) return <Loading />;
   if (error?.status === 401) return <Navigate to="/sign-in" state={{ from: location.pathname }} replace />;
-  if (error) throw error;
+  if (error && !me) throw error;
   if (!me) return <Loading />;
   return (
     <Box display="grid" gridTemplateColumns="76px minmax(0,1fr)" height="100%" minH={0}>

@@ -12,7 +12,7 @@ import type { ApiError } from '../../data/api.ts';
 import { useMe } from '../../data/hooks.ts';
 import type { WorkOrder, WorkPart, WorkPlanData } from '../../data/types.ts';
 import { DrawingView } from '../../parts/DrawingView.tsx';
-import { Loading } from '../../parts/Loading.tsx';
+import { Empty, Loading } from '../../parts/Loading.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { TapeMarks } from '../../parts/TapeMarks.tsx';
 import { Len, WithFractions } from '../../parts/Text.tsx';
@@ -132,7 +132,18 @@ export const Bench = () => {
   useEffect(() => setPanel('none'), [step?.id]);
 
   if (signedOut?.status === 401) return <Navigate to="/sign-in" state={{ from: `/bench/${id}` }} replace />;
-  if (error ?? noPlan) throw error ?? noPlan;
+  // Somebody took the work order away meanwhile, or there never was one.
+  if (error?.code === 'no-work-order')
+    return (
+      <Box p={8} data-testid="no-work-order">
+        <Empty>
+          {error.message} <Link to={`/orders/${id}/bench`}>To the order</Link>
+        </Empty>
+      </Box>
+    );
+  // While the server does not answer, what is here stays here.
+  if (error && !data) throw error;
+  if (noPlan && !plan) throw noPlan;
   if (!data || !plan || !build || !step) return <Loading />;
   const tabs = [...new Set(steps.map(tabOf))];
   const mine = steps.filter((s) => tabOf(s) === tabOf(step));

@@ -66,7 +66,7 @@ export const Crews = () => {
     return { first, from, to, rows, todayIndex, days: data.calendar.days.slice(first, first + DAYS) };
   }, [data, page, wide]);
 
-  if (error) throw error;
+  if (error && !data) throw error;
   if (!data || !view) return <Loading />;
   const perMinute = wide / (DAYS * data.calendar.minutes);
   const late = new Set(data.clashes.filter((c) => c.kind === 'late').map((c) => c.task));

@@ -43,7 +43,7 @@ export const ModelPage = () => {
     const [a, b] = [of(from), of(to)];
     return a && b && from !== to ? ([buildSpec(a), buildSpec(b)] as const) : undefined;
   }, [model, from, to]);
-  if (error) throw error;
+  if (error && !model) throw error;
   if (!model || !build) return <Loading />;
   const s = model.summary;
   const saveRanges = async (ranges: ModelDetail['ranges']): Promise<void> => {

@@ -74,7 +74,7 @@ export const Models = () => {
   const navigate = useNavigate();
   const chooser = useRef<HTMLInputElement>(null);
   const [family, setFamily] = useState('');
-  if (error) throw error;
+  if (error && !data) throw error;
   if (!data) return <Loading />;
   const take = async (file: File | undefined): Promise<void> => {
     if (!file) return;

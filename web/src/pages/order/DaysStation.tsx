@@ -21,7 +21,7 @@ export const DaysStation = () => {
   const { me } = useMe();
   const { data, error, mutate } = useBoard();
   const [busy, setBusy] = useState(false);
-  if (error) throw error;
+  if (error && !data) throw error;
   if (!data) return <Loading />;
   const refused = judgeAct(lifeOf(order), 'plan days').refusal;
   const mine = data.operations.filter((o) => o.orderId === order.id);

@@ -10,6 +10,7 @@ import { useRules } from '../../data/hooks.ts';
 import type { Model } from '../../data/types.ts';
 import { useKept } from '../../data/useKept.ts';
 import { useRanking } from '../../workers/useRanking.ts';
+import { useAsk } from '../../parts/Ask.tsx';
 import { Button, LinkButton, QuietButton } from '../../parts/Button.tsx';
 import { DraftBar } from '../../parts/DraftBar.tsx';
 import { Choices, Field, Input } from '../../parts/Fields.tsx';
@@ -32,6 +33,7 @@ export const FlockStation = () => {
   const { order, write, keep } = useStation();
   const { tell, fail } = useNotice();
   const navigate = useNavigate();
+  const ask = useAsk();
   const rules = useRules();
   const { data: models } = useSWR<Model[]>('/models');
   const kept = useKept(`order ${order.id} flock`, typedFlock(order.flock));
@@ -49,6 +51,17 @@ export const FlockStation = () => {
   });
   /** Starts the order's build from a model, or from a size of it that is enough. */
   const start = async (spec: Spec, name: string): Promise<void> => {
+    if (order.revision) {
+      const answer = await ask({
+        title: `Start again from ${name}?`,
+        lines: [
+          `Revision ${order.revision.number} of this order is drawn already. ${name} comes in its place as revision ${order.revisions.length + 1}.`,
+          'What was changed by hand in the drawing is not carried over.',
+        ],
+        yes: `Start from ${name}`,
+      });
+      if (!answer) return;
+    }
     try {
       const written = await write('', 'PATCH', { version: order.version, flock });
       await write('/revisions', 'POST', { version: written.version, spec, note: `from ${name}` });

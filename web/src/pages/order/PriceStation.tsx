@@ -37,7 +37,7 @@ export const PriceStation = () => {
         </Empty>
       </Box>
     );
-  if (error) throw error;
+  if (error && !data) throw error;
   if (!data) return <Loading />;
   const price = order.accepted?.price ?? data.price;
   const refused = judgeAct(lifeOf(order), 'accept').refusal;

@@ -45,7 +45,7 @@ export const RoadStation = () => {
         </Empty>
       </Box>
     );
-  if (error) throw error;
+  if (error && !data) throw error;
   if (!data) return <Loading />;
   const save = handleSubmit(async (entry) => {
     try {

@@ -91,7 +91,7 @@ export const Orders = () => {
   useEffect(() => {
     if (more) void setSize((n) => n + 1);
   }, [more, setSize]);
-  if (error) throw error;
+  if (error && !first) throw error;
   if (!first) return <Loading />;
   const all = Object.values(first.stations).reduce((a, b) => a + b, 0);
   const choose = (key: string) => setParams(key === '' ? {} : { station: key });

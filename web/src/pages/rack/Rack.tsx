@@ -67,7 +67,7 @@ const KINDS = [
 /** What stands on the rack: bundles by size and length, offcuts with their marks. */
 export const Rack = () => {
   const { data, error } = useSWR<Line[], Error>('/rack');
-  if (error) throw error;
+  if (error && !data) throw error;
   if (!data) return <Loading />;
   const whole = data.filter((l) => l.mark === '');
   const offcuts = data.filter((l) => l.mark !== '');

@@ -11,7 +11,7 @@ import { Heading, Len, Soft, Title } from '../../parts/Text.tsx';
 /** Loads to come by day, for the office and for the driver's phone. */
 export const Roads = () => {
   const { data, error } = useSWR<RoadData, Error>('/road');
-  if (error) throw error;
+  if (error && !data) throw error;
   if (!data) return <Loading />;
   const days = [...new Set(data.deliveries.map((d) => d.day))];
   return (

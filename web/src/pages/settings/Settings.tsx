@@ -19,7 +19,7 @@ import type { TypedSettings } from './typed.ts';
 /** Settings: units, rates, and the values that judgement goes by. Each has the trade's default beside it. */
 export const Settings = () => {
   const { data, error, mutate } = useSWR<SettingsData, Error>('/settings');
-  if (error) throw error;
+  if (error && !data) throw error;
   if (!data) return <Loading />;
   return <Form data={data} reload={() => mutate()} saved={(next) => void mutate(next, { revalidate: false })} />;
 };

@@ -13,7 +13,7 @@ import { Heading, Soft, Title } from '../../parts/Text.tsx';
 /** What the day asks for. */
 export const Today = () => {
   const { data, error } = useSWR<TodayData, Error>('/today');
-  if (error) throw error;
+  if (error && !data) throw error;
   if (!data) return <Loading />;
   const late = findLateOrders(data.clashes);
   const open = data.work.filter((w) => w.operation?.done !== true);

@@ -81,7 +81,7 @@ const ShowTab = chakra('button', {
 export const BuildStation = () => {
   const { order } = useStation();
   const { data: start, error } = useSWR<Spec, Error>(order.revision ? null : `/orders/${order.id}/start`);
-  if (error) throw error;
+  if (error && !start) throw error;
   const spec = order.revision?.spec ?? start;
   if (!spec) return <Loading />;
   return <Configure key={`${order.id}`} first={spec} />;
