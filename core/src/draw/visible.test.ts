@@ -17,16 +17,22 @@ interface Slab {
 interface Body {
   readonly part: Part;
   readonly pieces: readonly (readonly Slab[])[];
+  /** Where it lies in the picture at all: lines of sight beside it are not followed. */
+  readonly box: readonly [number, number, number, number];
 }
+// Looked up once: they are called a million times.
+const { abs, max, min } = Math;
 
 const slabsOf = (piece: ConvexPiece): Slab[] =>
   piece.normals.map((n) => {
     const d = piece.points.map((p) => dot(n, p));
-    return { n, from: Math.min(...d), to: Math.max(...d) };
+    return { n, from: min(...d), to: max(...d) };
   });
 
 /** How near to the eye the line of sight through a point of the picture leaves a body; nothing where it misses it. */
 const leaves = (body: Body, c: Camera, [x, y]: Pt): number | undefined => {
+  const [x0, y0, x1, y1] = body.box;
+  if (x < x0 - 1e-6 || x > x1 + 1e-6 || y < y0 - 1e-6 || y > y1 + 1e-6) return undefined;
   const base: Vec3 = [0, 1, 2].map((k) => (c.right[k] as number) * x + (c.up[k] as number) * y) as unknown as Vec3;
   let nearest: number | undefined;
   for (const slabs of body.pieces) {
@@ -34,13 +40,13 @@ const leaves = (body: Body, c: Camera, [x, y]: Pt): number | undefined => {
     for (const { n, from, to } of slabs) {
       const at = dot(n, base);
       const along = dot(n, c.toward);
-      if (Math.abs(along) < 1e-9) {
+      if (abs(along) < 1e-9) {
         if (at < from || at > to) low = high + 1;
         continue;
       }
       const [p, q] = [(from - at) / along, (to - at) / along];
-      low = Math.max(low, Math.min(p, q));
-      high = Math.min(high, Math.max(p, q));
+      low = max(low, min(p, q));
+      high = min(high, max(p, q));
     }
     if (low <= high && (nearest === undefined || high > nearest)) nearest = high;
   }
@@ -90,7 +96,11 @@ const wrong = (
   const ids = new Set(items.map((i) => i.part));
   const bodies = build.parts
     .filter((p) => ids.has(p.id))
-    .map((part): Body => ({ part, pieces: findPieces(part.shape, part.place).map(slabsOf) }));
+    .map((part): Body => {
+      const pieces = findPieces(part.shape, part.place);
+      const flat = pieces.flatMap((q) => q.points.map((p): Pt => [dot(c.right, p), dot(c.up, p)]));
+      return { part, pieces: pieces.map(slabsOf), box: measurePtBounds(flat) };
+    });
   const bounds = measurePtBounds(items.flatMap((i) => i.rings.flat()));
   const out: string[] = [];
   let seen = 0;
