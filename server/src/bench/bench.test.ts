@@ -188,7 +188,27 @@ describe('a work order made before plans were kept', () => {
               Object.entries(row).map(([k, v]) => [k, typeof v === 'object' && v !== null ? JSON.stringify(v) : v]),
             ),
           );
+      // Two more orders as they were listed then: one accepted and not planned, one delivered with its blocks never done with.
+      const old = (await db('orders').first()) as Record<string, unknown>;
+      for (const [id, change] of [
+        [9001, { station: 'bench', scheduled_at: null }],
+        [9002, { station: 'hand-over', delivered_at: '2026-01-02 03:04:05' }],
+      ] as const)
+        await db('orders').insert({ ...old, ...change, id, token: String(id).padEnd(32, 'x') });
+      await db('surveys').insert({ order_id: 9001, survey: '{"pads": [], "lift": 0}' });
+      await db('operations').insert({
+        id: '9002/saw',
+        order_id: 9002,
+        op: 'saw',
+        name: 'cut',
+        station: 'saw',
+        minutes: 60,
+        needs: '[]',
+        seq: 1,
+      });
       await migrate(db);
+      expect(await db('orders').orderBy('id').pluck('station')).toEqual(['bench', 'days', 'hand-over']);
+      expect(await db('operations').where({ id: '9002/saw' }).first('done')).toEqual({ done: 1 });
       const id = kept.tables.orders?.[0]?.id as number;
       const opened = await findPlan(db, id);
       expect(opened?.steps.map((s) => s.id)).toEqual(kept.shown.steps.map((s) => s.step_id));

@@ -1,6 +1,15 @@
 import type { Knex } from 'knex';
 import { parseSpec } from '@rubbet/core/model';
-import { adoptWorkPlan, BUSINESS_RULES, computeOrder, makeWorkPlan } from '@rubbet/core/order';
+import {
+  adoptWorkPlan,
+  BUSINESS_RULES,
+  computeOrder,
+  lifeOf,
+  makeWorkPlan,
+  placeOf,
+  readWorkPlan,
+} from '@rubbet/core/order';
+import { findDoneOperations } from '@rubbet/core/steps';
 
 const text = (v: unknown): unknown => (typeof v === 'string' ? (JSON.parse(v) as unknown) : v);
 
@@ -33,6 +42,55 @@ const keepPlans = async (db: Knex): Promise<void> => {
     await db('work_orders')
       .where({ id: work.id })
       .update({ plan: JSON.stringify(plan) });
+  }
+};
+
+/** Blocks of work that is behind an order are done: those of what is delivered, and those whose steps are all ticked. */
+const endWork = async (db: Knex): Promise<void> => {
+  const delivered = (await db('orders').whereNotNull('delivered_at').pluck('id')) as number[];
+  if (delivered.length > 0) await db('operations').whereIn('order_id', delivered).update({ done: true });
+  for (const work of await db('work_orders').whereNotIn('order_id', delivered).select('id', 'order_id', 'plan')) {
+    const { operations } = readWorkPlan(text(work.plan));
+    const rows = (await db('work_steps').where({ work_order_id: work.id }).select('step_id', 'state')) as {
+      step_id: string;
+      state: 'open' | 'done';
+    }[];
+    const ended = findDoneOperations(operations, new Map(rows.map((r) => [r.step_id, r.state])));
+    if (ended.length > 0)
+      await db('operations').where({ order_id: work.order_id }).whereIn('op', ended).update({ done: true });
+  }
+};
+
+/** Stations stand in another order now: every order is listed where it stands by it. */
+const placeOrders = async (db: Knex): Promise<void> => {
+  const rows = await db('orders')
+    .leftJoin('surveys', 'surveys.order_id', 'orders.id')
+    .leftJoin('deliveries', 'deliveries.order_id', 'orders.id')
+    .leftJoin('work_orders', 'work_orders.order_id', 'orders.id')
+    .select(
+      'orders.*',
+      'surveys.id as survey',
+      'deliveries.id as delivery',
+      'work_orders.id as work',
+      'work_orders.done_at as work_done',
+    );
+  for (const o of rows) {
+    const station = placeOf(
+      lifeOf({
+        flock: o.flock,
+        revision: o.revision_id,
+        survey: o.survey,
+        accepted: o.accepted_at,
+        scheduledAt: o.scheduled_at,
+        workOrder: o.work === null ? null : { touched: true, doneAt: o.work_done },
+        delivery: o.delivery,
+        deliveredAt: o.delivered_at,
+        handedOverAt: o.handed_over_at,
+        held: o.held_at,
+        cancelled: o.cancelled_at,
+      }),
+    );
+    if (station !== o.station) await db('orders').where({ id: o.id }).update({ station });
   }
 };
 
@@ -73,6 +131,8 @@ export const up = async (db: Knex): Promise<void> => {
       t.integer('turn').unsigned().notNullable();
     });
   await keepPlans(db);
+  await endWork(db);
+  await placeOrders(db);
   await markDemo(db);
 };
 
