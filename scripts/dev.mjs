@@ -9,6 +9,7 @@ import {
   ensurePackages,
   root,
   say,
+  stopWith,
   whenOrphaned,
 } from './lib/setup.mjs';
 import { freePort, startDatabase } from './lib/database.mjs';
@@ -17,9 +18,14 @@ import { startServer } from './lib/serve.mjs';
 const own = process.env.DATABASE_URL === undefined;
 if (own) ensurePackages([['mariadbd', 'mariadb-server']]);
 ensureModules();
-ensureBuilt(['core', 'demo', 'server']);
 ensureDir(dataDir);
-const database = own ? await startDatabase(`${dataDir}/db`) : undefined;
+let database;
+try {
+  ensureBuilt(['core', 'demo', 'server']);
+  database = own ? await startDatabase(`${dataDir}/db`) : undefined;
+} catch (error) {
+  stopWith(error.message);
+}
 const url = process.env.DATABASE_URL ?? database.url;
 const port = await freePort();
 let server = await startServer({ url, port });

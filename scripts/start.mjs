@@ -90,10 +90,6 @@ try {
 ensureDir(dataDir);
 writeNote(note, { pid: process.pid, port });
 
-if (own) ensurePackages([['mariadbd', 'mariadb-server']]);
-ensureModules();
-ensureBuilt();
-
 /** Keeps a part running: starts it, and starts it again with growing waits when it dies, on one port, until Rubbet is stopped. */
 const keepUp = async (name, start, onDeath) => {
   let part = await start();
@@ -123,6 +119,9 @@ const keepUp = async (name, start, onDeath) => {
 };
 
 try {
+  if (own) ensurePackages([['mariadbd', 'mariadb-server']]);
+  ensureModules();
+  ensureBuilt();
   if (own) {
     say(existsSync(`${folder}/data`) ? 'Starting the private database …' : 'Making a private database …');
     const dbPort = await freePort();

@@ -56,8 +56,13 @@ if (extra.length === 0) {
   }
 }
 say(`\n── build (${stamp()})`);
-ensureBuilt();
-database = await startDatabase();
+try {
+  ensureBuilt();
+  database = await startDatabase();
+} catch (error) {
+  process.stderr.write(`${error.message}\n`);
+  await end(1);
+}
 const code = await run(
   'tests',
   process.execPath,

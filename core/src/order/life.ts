@@ -79,7 +79,7 @@ const untouched: Guard = (o) =>
   o.work?.touched
     ? say(
         'being-built',
-        'Work on it is logged already, and logged work is never thrown away. Copy it as a new order, or undo the work at the bench first.',
+        'Work on it is logged already, and logged work is never thrown away. Copy it as a new order for what is to be different; where nothing but ticks stands on it, undo them at the bench.',
       )
     : undefined;
 const isAccepted: Guard = (o) =>
