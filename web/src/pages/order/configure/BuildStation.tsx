@@ -1,4 +1,4 @@
-import { Box, chakra } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
 import useSWR from 'swr';
 import { drawBuild } from '@rubbet/core/draw';
@@ -40,6 +40,8 @@ import { FittingBar } from './FittingBar.tsx';
 import { LiveStrip } from './LiveStrip.tsx';
 import { MarginNotes } from './MarginNotes.tsx';
 import { ParamForm } from './ParamForm.tsx';
+import { ShowTabs } from './ShowTabs.tsx';
+import type { Show } from './ShowTabs.tsx';
 import { SaveModel } from './SaveModel.tsx';
 import { ViewRail, VIEWS } from './ViewRail.tsx';
 import type { View } from './ViewRail.tsx';
@@ -57,25 +59,6 @@ const STRETCHES: Readonly<Record<Side, readonly string[]>> = {
   right: ['depth', 'width'],
 };
 const isSide = (v: string): v is Side => ['front', 'back', 'left', 'right'].includes(v);
-export type Show = 'frame' | 'finished' | 'apart';
-const SHOWS: readonly (readonly [Show, string])[] = [
-  ['frame', 'Frame'],
-  ['finished', 'Finished'],
-  ['apart', 'Apart'],
-];
-
-const ShowTab = chakra('button', {
-  base: {
-    fontFamily: 'heading',
-    fontStretch: '82%',
-    fontWeight: 500,
-    fontSize: '15px',
-    color: 'soft',
-    pb: '3px',
-    borderBottom: '3px solid transparent',
-    '&[aria-pressed=true]': { color: 'ink', fontWeight: 650, borderColor: 'ink' },
-  },
-});
 
 /** Waits for a spec to start from, then configures it. */
 export const BuildStation = () => {
@@ -246,11 +229,7 @@ const Configure = ({ first }: { readonly first: Spec }) => {
           minH={0}
         >
           <Box display="flex" gap={4} px={4} pt={3} alignItems="center">
-            {SHOWS.map(([key, name]) => (
-              <ShowTab key={key} aria-pressed={show === key} onClick={() => setShow(key)}>
-                {name}
-              </ShowTab>
-            ))}
+            <ShowTabs show={show} onShow={setShow} />
             <Box ml="auto" display="flex" gap={2} alignItems="center">
               <QuietButton onClick={history.undo} disabled={!history.canUndo} title="Ctrl Z">
                 Undo

@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { Build } from '@rubbet/core/unit';
 import type { Finding } from '@rubbet/core/check';
 import { Box } from '@chakra-ui/react';
-import type { Show } from './BuildStation.tsx';
+import type { Show } from './ShowTabs.tsx';
 import { makeStage } from './stage.ts';
 import type { Pin, Stage } from './stage.ts';
 

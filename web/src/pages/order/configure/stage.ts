@@ -26,7 +26,7 @@ import { measureBounds } from '@rubbet/core/unit';
 import type { Build, Part } from '@rubbet/core/unit';
 import { cross } from '@rubbet/core/geometry';
 import { toneOf } from '@rubbet/core/draw';
-import type { Show } from './BuildStation.tsx';
+import type { Show } from './ShowTabs.tsx';
 
 /** Where a note's pin stands on the picture. */
 export interface Pin {
