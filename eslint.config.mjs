@@ -67,7 +67,7 @@ const outerRule = (files, banned) => ({
 });
 
 export default ts.config(
-  { ignores: ['scripts/*.tmp.mjs', '**/dist/**', '**/node_modules/**', '.rubbet/**', 'coverage/**'] },
+  { ignores: ['scripts/*.tmp.mjs', '**/dist/**', '**/node_modules/**', '.rubbet/**', '.rubbet-own/**', 'coverage/**'] },
   js.configs.recommended,
   ...ts.configs.recommended,
   {

@@ -1,7 +1,7 @@
 // npm run backup: writes everything into one file, while Rubbet runs or while it does not.
 import { makeBackup } from './lib/backup.mjs';
 import { findRunning, startDatabase } from './lib/database.mjs';
-import { dataDir, ensureDir, root, say } from './lib/setup.mjs';
+import { dataDir, ensureDir, ownBusiness, root, say } from './lib/setup.mjs';
 
 let database;
 try {
@@ -10,7 +10,7 @@ try {
   database = running === undefined ? await startDatabase(`${dataDir}/db`) : undefined;
   const file = await makeBackup({ url: running ?? database.url });
   say(
-    `Backed up to ${file.replace(`${root}/`, '')}. Read it in again with npm run restore ${file.replace(`${root}/`, '')}`,
+    `Backed up to ${file.replace(`${root}/`, '')}. Read it in again with npm run restore ${ownBusiness ? '-- --own ' : ''}${file.replace(`${root}/`, '')}`,
   );
 } catch (error) {
   process.stderr.write(`${error.message}\n`);

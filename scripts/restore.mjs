@@ -4,14 +4,26 @@ import { resolve } from 'node:path';
 import { makeBackup, openBackup, restoreBackup } from './lib/backup.mjs';
 import { startDatabase } from './lib/database.mjs';
 import { isStill, readNote } from './lib/processes.mjs';
-import { dataDir, ensureBuilt, ensureDir, ensureModules, ensurePackages, root, say } from './lib/setup.mjs';
+import {
+  dataDir,
+  ensureBuilt,
+  ensureDir,
+  ensureModules,
+  ensurePackages,
+  ownBusiness,
+  root,
+  say,
+} from './lib/setup.mjs';
 
 const fail = (text) => {
   process.stderr.write(`${text}\n`);
   process.exit(1);
 };
-const named = process.argv[2];
-if (named === undefined) fail('Say which backup: npm run restore .rubbet/backups/FILE');
+const named = process.argv.slice(2).find((a) => a !== '--own');
+if (named === undefined)
+  fail(
+    'Say which backup: npm run restore .rubbet/backups/FILE; for a business of your own npm run restore -- --own .rubbet-own/backups/FILE',
+  );
 const launcher = readNote(`${dataDir}/launcher.json`);
 if (launcher && isStill(launcher.pid, 'start.mjs'))
   fail(`Rubbet is running (process ${launcher.pid}): stop it first, then read the backup in.`);
@@ -43,7 +55,7 @@ try {
   const manifest = await restoreBackup({ url, file: resolve(named), newest: newestMigration });
   const rows = Object.values(manifest.tables).reduce((a, b) => a + b, 0);
   say(
-    `Read in: ${rows} records of ${manifest.made.slice(0, 16).replace('T', ' ')} UTC. Start Rubbet again with npm start.`,
+    `Read in: ${rows} records of ${manifest.made.slice(0, 16).replace('T', ' ')} UTC. Start Rubbet again with npm start${ownBusiness ? ' -- --own' : ''}.`,
   );
 } catch (error) {
   process.stderr.write(`${error.message}\n`);

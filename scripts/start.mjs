@@ -6,6 +6,7 @@ import { backoff, dropNote, isStill, pause, readNote, writeNote } from './lib/pr
 import { holdPort, startServer } from './lib/serve.mjs';
 import {
   dataDir,
+  ownBusiness,
   ensureBuilt,
   ensureDir,
   ensureModules,
@@ -132,22 +133,36 @@ try {
     });
   }
   const url = process.env.DATABASE_URL ?? database.url;
+  let code;
   await keepUp(
     'server',
     async () => {
-      server = await startServer({ url, port, onOpening: release });
+      server = await startServer({
+        url,
+        port,
+        demo: ownBusiness ? 'no' : 'yes',
+        onOpening: release,
+        onSetup: (given) => {
+          code = given;
+        },
+      });
       return server;
     },
     hold,
   );
-  say(`
-Rubbet is at http://127.0.0.1:${port}
-
+  const demoLogins = `
   office   login office   password hedgerow    (everything)
   shop     login shop     password hedgerow    (bench, board, rack)
   driver   login driver   password hedgerow    (road, delivery sheets)
-
-Data is kept in ${own ? dataDir.replace(`${root}/`, '') : 'the database of DATABASE_URL'}, a backup is made every night; npm run demo:reset restores the demo. Ctrl-C stops everything.`);
+`;
+  const firstPage = `
+  Nobody is in the book yet. Open http://127.0.0.1:${port}/setup
+  and give this code there:   ${code}
+`;
+  say(`
+Rubbet is at http://127.0.0.1:${port}
+${code === undefined ? (ownBusiness ? '' : demoLogins) : firstPage}
+Data is kept in ${own ? dataDir.replace(`${root}/`, '') : 'the database of DATABASE_URL'}, a backup is made every night${ownBusiness ? '' : '; npm run demo:reset restores the demo'}. Ctrl-C stops everything.`);
   const nightly = async () => {
     if (stopping || !isBackupDue()) return;
     try {

@@ -5,10 +5,11 @@ import { endProcess } from './processes.mjs';
 import { root } from './setup.mjs';
 
 /**
- * Starts the server and waits until it is ready. `onOpening` is called when all is prepared and it wants its port.
+ * Starts the server and waits until it is ready. `onOpening` is called when all is prepared and it wants its port; `onSetup`
+ * with the code of the first page when nobody is in the book yet.
  * Throws an Error with the server's own sentence when it ends before that.
  */
-export const startServer = ({ url, port, demo = 'yes', onOpening }) =>
+export const startServer = ({ url, port, demo = 'yes', onOpening, onSetup }) =>
   new Promise((resolve, reject) => {
     const child = spawn(process.execPath, ['server/dist/main.js'], {
       cwd: root,
@@ -32,6 +33,8 @@ export const startServer = ({ url, port, demo = 'yes', onOpening }) =>
       if (ready) process.stderr.write(d);
     });
     child.stdout.on('data', (d) => {
+      const setup = /^setup (\S+)$/m.exec(String(d));
+      if (setup) onSetup?.(setup[1]);
       if (/^opening$/m.test(String(d))) onOpening?.();
       if (!ready && /^ready /m.test(String(d))) {
         ready = true;

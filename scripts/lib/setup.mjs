@@ -5,7 +5,9 @@ import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSy
 import { fileURLToPath } from 'node:url';
 
 export const root = fileURLToPath(new URL('../..', import.meta.url)).replace(/\/$/, '');
-export const dataDir = process.env.RUBBET_DATA ?? `${root}/.rubbet`;
+/** A business of one's own lives beside the demo, never in it: whichever command is meant for it says so. */
+export const ownBusiness = process.argv.includes('--own');
+export const dataDir = process.env.RUBBET_DATA ?? `${root}/${ownBusiness ? '.rubbet-own' : '.rubbet'}`;
 
 // Debian keeps the database server where a plain user's path does not look.
 process.env.PATH = `${process.env.PATH ?? ''}:/usr/sbin`;

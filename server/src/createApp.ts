@@ -11,6 +11,7 @@ import cookieParser from 'cookie-parser';
 import type { NextFunction, Request, Response } from 'express';
 import helmet from 'helmet';
 import { AppModule } from './app.module.ts';
+import { guardWrites } from './common/guardWrites.ts';
 import { readable, readBody } from './common/readable.ts';
 
 /** The published description of the API: every route with what it takes and, by name, what it answers with. */
@@ -55,6 +56,9 @@ export const createApp = async (
       strictTransportSecurity: false,
     }),
   );
+  // A proxy on this machine says how the browser came in: over TLS, and from where.
+  app.set('trust proxy', 'loopback');
+  app.use(guardWrites);
   app.use(compression());
   app.use(cookieParser());
   app.use(readBody);

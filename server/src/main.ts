@@ -1,8 +1,13 @@
+import { DemoPasswords } from './auth/demoPasswords.ts';
+import { isEmpty, makeSetupCode } from './auth/setupCode.ts';
 import { createApp } from './createApp.ts';
 import { connect, migrate } from './database/connect.ts';
 import { loadDemo } from './demo/loadDemo.ts';
 
 const url = process.env.DATABASE_URL ?? '';
+const LOOPBACK = '127.0.0.1';
+/** Where it listens: on this machine alone unless told otherwise. */
+let host = process.env.HOST ?? LOOPBACK;
 const port = Number(process.env.PORT ?? 4680);
 
 const say = (message: string): never => {
@@ -14,6 +19,13 @@ try {
   const db = connect(url);
   await migrate(db);
   if (process.env.DEMO !== 'no') await loadDemo(db, process.env.DEMO === 'reset');
+  if (await isEmpty(db)) process.stdout.write(`setup ${await makeSetupCode(db)}\n`);
+  if (host !== LOOPBACK && (await new DemoPasswords().stand(db))) {
+    process.stderr.write(
+      `The passwords of the demo still stand, and anybody can read about them: Rubbet listens on this machine only, not on ${host}. Change or deactivate those sign-ins under Settings, People, then start again.\n`,
+    );
+    host = LOOPBACK;
+  }
   await db.destroy();
 } catch (error) {
   const code = (error as { code?: string }).code ?? '';
@@ -30,7 +42,7 @@ const TRIES = 20;
 process.stdout.write('opening\n');
 for (let attempt = 1; ; attempt++) {
   try {
-    await app.listen(port, '127.0.0.1');
+    await app.listen(port, host);
     break;
   } catch (error) {
     const code = (error as { code?: string }).code;

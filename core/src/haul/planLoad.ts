@@ -14,6 +14,29 @@ export interface Trailer {
   readonly tilt: boolean;
 }
 
+const round = (n: number): number => Math.round(n);
+
+/** What pulls a trailer: the most that it tows and that its hitch bears, pounds. */
+export interface Vehicle {
+  readonly id: string;
+  readonly name: string;
+  readonly tows: number;
+  readonly tongue: number;
+}
+
+/** What keeps a vehicle from pulling a loaded trailer, in words; empty when it can. */
+export const judgeTow = (vehicle: Vehicle, trailer: Trailer, load: Pick<Load, 'weight' | 'tongue'>): string[] => {
+  const total = round(load.weight + trailer.weight);
+  return [
+    ...(total > vehicle.tows
+      ? [`Trailer and load weigh ${total} lb; the ${vehicle.name} tows ${vehicle.tows} lb.`]
+      : []),
+    ...(load.tongue[0] > vehicle.tongue
+      ? [`${load.tongue[0]} lb on the tongue at least; the hitch of the ${vehicle.name} bears ${vehicle.tongue} lb.`]
+      : []),
+  ];
+};
+
 /** How a unit sits on a trailer. */
 export interface Load {
   readonly weight: number;
@@ -32,8 +55,6 @@ export interface Load {
 const TONGUE = 0.125;
 /** Length of a drawbar before the bed, inches; common practice, no source. */
 const DRAWBAR = 48;
-
-const round = (n: number): number => Math.round(n);
 
 /**
  * Weighs and measures a load against a trailer and the road. Tongue weight 10 to 15 % of trailer and load (common practice

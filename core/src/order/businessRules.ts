@@ -17,7 +17,7 @@ export interface BusinessRules {
   readonly units: { readonly style: LengthStyle; readonly denominator: 16 | 32 };
 }
 
-const LENGTH_STYLES: readonly LengthStyle[] = ['inches', 'feet-inches', 'mm'];
+export const LENGTH_STYLES: readonly LengthStyle[] = ['inches', 'feet-inches', 'mm'];
 
 export const BUSINESS_RULES: BusinessRules = {
   check: CHECK_RULES,

@@ -4,3 +4,4 @@ export * from './businessRules.ts';
 export * from './computeOrder.ts';
 export * from './rankModels.ts';
 export * from './workPlan.ts';
+export * from './business.ts';

@@ -36,6 +36,8 @@ export type OrderAct =
   | 'deliver'
   | 'take back delivery'
   | 'hand over'
+  | 'renew link'
+  | 'withdraw link'
   | 'hold'
   | 'resume'
   | 'cancel'
@@ -171,6 +173,8 @@ export const ORDER_ACTS: Readonly<Record<OrderAct, ActRule>> = {
       (o) => (o.delivered ? undefined : say('not-delivered', 'It has not been delivered yet.')),
     ],
   },
+  'renew link': { roles: OFFICE, guards: [notCancelled] },
+  'withdraw link': { roles: OFFICE, guards: [] },
   hold: {
     roles: OFFICE,
     guards: [...OPEN, (o) => (o.held ? say('on-hold', 'It is on hold already.') : undefined)],
@@ -190,12 +194,12 @@ export const ORDER_ACTS: Readonly<Record<OrderAct, ActRule>> = {
 };
 
 /**
- * Whether an act may happen to an order now, why not, and what it would undo. Roles are judged where one is given; whoever
+ * Whether an act may happen to an order now, why not, and what it would undo. Roles are judged where they are given; whoever
  * may not do it hears that before anything else.
  */
-export const judgeAct = (order: OrderLife, act: OrderAct, role?: StaffRole): Verdict => {
+export const judgeAct = (order: OrderLife, act: OrderAct, roles?: readonly StaffRole[]): Verdict => {
   const rule = ORDER_ACTS[act];
-  if (role !== undefined && !rule.roles.includes(role))
+  if (roles !== undefined && !rule.roles.some((r) => roles.includes(r)))
     return { refusal: say('not-yours', 'Your sign-in does not cover this; ask the office.'), undoes: [] };
   for (const guard of rule.guards) {
     const refusal = guard(order);

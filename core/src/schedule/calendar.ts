@@ -12,11 +12,21 @@ export const weekday = (day: Day): number => new Date(toMs(day)).getUTCDay();
 /** Days from `a` to `b`. */
 export const daysBetween = (a: Day, b: Day): number => Math.round((toMs(b) - toMs(a)) / DAY_MS);
 
-/** Working days from a first day on: Monday to Friday less those closed. */
-export const makeCalendar = (first: Day, count: number, minutes = 480, closed: readonly Day[] = []): Calendar => {
+/** Days of the week that are worked where nothing else is said: Monday to Friday. */
+const WORKDAYS: readonly number[] = [1, 2, 3, 4, 5];
+
+/** Working days from a first day on: those of the week that are worked, less those closed. At most four years are looked through. */
+export const makeCalendar = (
+  first: Day,
+  count: number,
+  minutes = 480,
+  closed: readonly Day[] = [],
+  workdays: readonly number[] = WORKDAYS,
+): Calendar => {
   const days: Day[] = [];
-  for (let d = first; days.length < count; d = addDays(d, 1)) {
-    if (weekday(d) !== 0 && weekday(d) !== 6 && !closed.includes(d)) days.push(d);
+  const shut = new Set(closed);
+  for (let d = first, i = 0; days.length < count && i < 1461; d = addDays(d, 1), i++) {
+    if (workdays.includes(weekday(d)) && !shut.has(d)) days.push(d);
   }
   return { days, minutes };
 };

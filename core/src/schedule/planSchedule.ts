@@ -1,4 +1,5 @@
 import { afterDrying, dayOf, endOf, startOf } from './calendar.ts';
+import { canTake, fitsBay } from './fitsBay.ts';
 import type { Block, Calendar, Clash, Row, Task } from './types.ts';
 
 /** Blocks that share a row, in order of time. */
@@ -78,7 +79,9 @@ export const planSchedule = (
     const next = ready.sort((a, b) => slack(a) - slack(b) || a.id.localeCompare(b.id))[0];
     if (!next) break;
     open.splice(open.indexOf(next), 1);
-    const can = rows.filter((r) => r.stations.includes(next.station));
+    const able = rows.filter((r) => canTake(r, next));
+    // What fits nowhere is planned all the same, and shown as a clash.
+    const can = able.length > 0 ? able : rows.filter((r) => r.stations.includes(next.station));
     let best: Block | undefined;
     for (const row of can) {
       const start = firstGap(blocks, row.id, earliest(next, byId, placed, calendar, now), next.minutes);
@@ -91,6 +94,9 @@ export const planSchedule = (
   }
   return blocks;
 };
+
+const roomText = (row: Row): string =>
+  `It does not stand in ${row.name} with room to walk around it: choose a larger bay.`;
 
 /** What a move by hand does: the new plan, who followed, and what clashes. */
 export interface MoveResult {
@@ -120,6 +126,7 @@ export const moveBlock = (
     return refuse({ kind: 'station', task: taskId, text: 'This block is not on the board any more.' });
   if (!row.stations.includes(task.station))
     return refuse({ kind: 'station', task: taskId, text: `${row.name} does not do ${task.station} work.` });
+  if (!fitsBay(row, task)) return refuse({ kind: 'room', task: taskId, text: roomText(row) });
   const others = new Map(blocks.filter((b) => b.task !== taskId).map((b) => [b.task, b]));
   for (const need of task.needs) {
     const before = others.get(need);
@@ -191,6 +198,7 @@ export const findClashes = (
   blocks: readonly Block[],
 ): Clash[] => {
   const byId = new Map(tasks.map((t) => [t.id, t]));
+  const rowById = new Map(rows.map((r) => [r.id, r]));
   const placed = new Map(blocks.map((b) => [b.task, b]));
   const out: Clash[] = [];
   for (const b of blocks) {
@@ -207,6 +215,8 @@ export const findClashes = (
           text: `${t.order} starts a block before what it needs is done${other.dry > 0 ? ' and dry' : ''}.`,
         });
     }
+    const row = rowById.get(b.row);
+    if (row && !fitsBay(row, t)) out.push({ kind: 'room', task: t.id, text: `${t.order}: ${roomText(row)}` });
     const lastDay = dayOf(calendar, b.end, true);
     if (b.end > calendar.days.length * calendar.minutes)
       out.push({ kind: 'beyond', task: t.id, text: `${t.order} runs past the end of the calendar.` });

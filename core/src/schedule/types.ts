@@ -9,6 +9,8 @@ export interface Row {
   readonly name: string;
   readonly stations: readonly Station[];
   readonly people: number;
+  /** Clear length, width and height of a bay, inches; left out where there is no limit. */
+  readonly holds?: readonly [number, number, number];
 }
 
 /** One block of work to plan: an operation of an order. */
@@ -25,6 +27,8 @@ export interface Task {
   readonly from?: Day;
   /** Wanted done by the end of this day. */
   readonly due?: Day;
+  /** Length, width and height of what is built, inches. */
+  readonly size?: readonly [number, number, number];
   /** Done already: it stays where it was. */
   readonly done?: boolean;
 }
@@ -47,7 +51,7 @@ export interface Calendar {
 
 /** Something wrong with a plan, in words. */
 export interface Clash {
-  readonly kind: 'order' | 'overlap' | 'late' | 'station' | 'early' | 'beyond';
+  readonly kind: 'order' | 'overlap' | 'late' | 'station' | 'room' | 'early' | 'beyond';
   readonly task: string;
   readonly other?: string;
   /** Working days late, where it is that. */

@@ -1,6 +1,9 @@
 import type { Operation } from './planOperations.ts';
 import type { Station, Step } from './types.ts';
 
+/** What of a step decides whether it can be done or undone: enough to tick one off without the whole plan. */
+export type StepLine = Pick<Step, 'id' | 'title' | 'needs' | 'station'>;
+
 /** How far each step has come, by its id; one that is not listed is open. */
 export type StepStates = ReadonlyMap<string, 'open' | 'done'>;
 
@@ -13,25 +16,35 @@ export const OUTSIDE: readonly Station[] = ['yard', 'road', 'site'];
 export const isBenchStep = (step: Pick<Step, 'station'>): boolean => !OUTSIDE.includes(step.station);
 
 /** The first step that has to be done before one can be; undefined when nothing is in its way. */
-export const findOpenNeed = (steps: readonly Step[], id: string, states: StepStates): Step | undefined => {
+export const findOpenNeed = <S extends StepLine>(
+  steps: readonly S[],
+  id: string,
+  states: StepStates,
+): S | undefined => {
   const step = steps.find((s) => s.id === id);
   return steps.find((s) => step?.needs.includes(s.id) === true && !isDone(states, s.id));
 };
 
 /** A step that is done and needs this one, so that this one may not be undone. */
-export const findDoneFollower = (steps: readonly Step[], id: string, states: StepStates): Step | undefined =>
-  steps.find((s) => s.needs.includes(id) && isDone(states, s.id));
+export const findDoneFollower = <S extends StepLine>(
+  steps: readonly S[],
+  id: string,
+  states: StepStates,
+): S | undefined => steps.find((s) => s.needs.includes(id) && isDone(states, s.id));
 
 /** Whether all that is done in the shop is done. A work order without any such step is never done by itself. */
-export const isBenchDone = (steps: readonly Step[], states: StepStates): boolean => {
+export const isBenchDone = (steps: readonly StepLine[], states: StepStates): boolean => {
   const mine = steps.filter(isBenchStep);
   return mine.length > 0 && mine.every((s) => isDone(states, s.id));
 };
 
 /** The step to do next: the first open one whose needs are all done. */
-export const findNextStep = (steps: readonly Step[], states: StepStates): Step | undefined =>
+export const findNextStep = <S extends StepLine>(steps: readonly S[], states: StepStates): S | undefined =>
   steps.find((s) => !isDone(states, s.id) && findOpenNeed(steps, s.id, states) === undefined);
 
 /** Keys of the operations whose every step is done. */
-export const findDoneOperations = (operations: readonly Operation[], states: StepStates): string[] =>
+export const findDoneOperations = (
+  operations: readonly Pick<Operation, 'key' | 'steps'>[],
+  states: StepStates,
+): string[] =>
   operations.filter((o) => o.steps.length > 0 && o.steps.every((id) => isDone(states, id))).map((o) => o.key);

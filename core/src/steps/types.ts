@@ -1,5 +1,6 @@
 /** Where a step is done. */
 export type Station = 'saw' | 'bay' | 'paint' | 'yard' | 'road' | 'site';
+export const STATION_KEYS: readonly Station[] = ['saw', 'bay', 'paint', 'yard', 'road', 'site'];
 
 /** What a step does. */
 export type Verb =

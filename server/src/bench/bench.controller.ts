@@ -3,6 +3,7 @@ import { ApiTags } from '@nestjs/swagger';
 import type { User } from '../auth/auth.answers.ts';
 import { Answers } from '../common/answer.ts';
 import { IdPipe } from '../common/inputs.ts';
+import { AsItIs } from '../common/hidden.ts';
 import { EVERYONE, May, Me, Roles } from '../common/roles.ts';
 import { Heavy } from '../common/turns.ts';
 import { PartChangeDto, StepChangeDto } from './bench.dto.ts';
@@ -31,6 +32,7 @@ export class BenchController {
 
   @Get('plan')
   @Roles(...EVERYONE)
+  @AsItIs()
   @Answers('WorkPlanAnswer')
   plan(@Param('id', IdPipe) id: number) {
     return this.bench.plan(id);

@@ -3,8 +3,7 @@ import { printLength } from '@rubbet/core/measure';
 import { makeWorkPlan } from '@rubbet/core/order';
 import type { WorkPlan } from '@rubbet/core/order';
 import type { StickPlan } from '@rubbet/core/cut';
-import { findDoneFollower, findDoneOperations, findOpenNeed, isBenchDone } from '@rubbet/core/steps';
-import type { StepStates } from '@rubbet/core/steps';
+import { findDoneFollower, findOpenNeed } from '@rubbet/core/steps';
 import { replanSticks } from '@rubbet/core/takeoff';
 import type { User } from '../auth/auth.answers.ts';
 import { noteDeed } from '../database/audit.ts';
@@ -17,22 +16,13 @@ import { Orders } from '../orders/orders.service.ts';
 import type { WorkOrder, WorkPart, WorkPlanAnswer, WorkStep } from './bench.answers.ts';
 import type { PartChangeDto, StepChangeDto } from './bench.dto.ts';
 import { findPlan, readWork } from './workPlans.ts';
+import { judgeSteps, readStepRows, workRowsOf } from './workRows.ts';
 
 const readParts = async (db: Db, workId: number): Promise<WorkPart[]> =>
   (await db('work_parts')
     .where({ work_order_id: workId })
     .orderBy('id')
     .select('id', 'part_id as partId', 'mark', 'item', 'length', 'state', 'measured', 'version')) as WorkPart[];
-
-const readStates = async (db: Db, workId: number): Promise<StepStates> =>
-  new Map(
-    (
-      (await db('work_steps').where({ work_order_id: workId }).select('step_id', 'state')) as {
-        step_id: string;
-        state: 'open' | 'done';
-      }[]
-    ).map((s) => [s.step_id, s.state]),
-  );
 
 /** Work orders: the parts and steps of an accepted order, ticked off as they are done. */
 @Injectable()
@@ -98,7 +88,7 @@ export class Bench {
     );
     await inserts(
       'work_steps',
-      plan.steps.map((s, seq) => ({ work_order_id: id, step_id: s.id, seq })),
+      workRowsOf(plan).map((row) => ({ work_order_id: id, ...row })),
     );
   }
 
@@ -185,14 +175,13 @@ export class Bench {
       const row = (await trx('work_steps').where({ id: stepId, work_order_id: work.id }).first()) as
         { step_id: string; minutes: number | null } | undefined;
       if (!row) throw new NotFoundException({ code: 'not-found', message: 'This step is not in the work order.' });
-      const { steps } = (await findPlan(trx, orderId)) as WorkPlan;
-      const states = await readStates(trx, work.id);
+      const { lines, states } = await readStepRows(trx, work.id);
       const refuse = (message: string): never => {
         throw new BadRequestException({ code: 'out-of-order', message });
       };
-      const open = body.state === 'done' ? findOpenNeed(steps, row.step_id, states) : undefined;
+      const open = body.state === 'done' ? findOpenNeed(lines, row.step_id, states) : undefined;
       if (open) refuse(`First: ${open.title}.`);
-      const later = body.state === 'open' ? findDoneFollower(steps, row.step_id, states) : undefined;
+      const later = body.state === 'open' ? findDoneFollower(lines, row.step_id, states) : undefined;
       if (later) refuse(`"${later.title}" is done already and needs this step: undo that one first.`);
       // Minutes add up: undoing a step takes nothing away that was logged for it.
       await updateVersioned(trx, 'work_steps', stepId, body.version, {
@@ -221,17 +210,14 @@ export class Bench {
   /** Writes what follows from the steps that are done: whether the bench is, and which blocks of the board are. */
   async settle(trx: Db, orderId: number): Promise<void> {
     const work = await readWork(trx, orderId);
-    const plan = (await findPlan(trx, orderId)) as WorkPlan;
-    const states = await readStates(trx, work.id);
-    const done = isBenchDone(plan.steps, states);
+    const { done, ended, open } = judgeSteps(await readStepRows(trx, work.id));
     if (done !== (work.done_at !== null))
       await trx('work_orders')
         .where({ id: work.id })
         .update({ done_at: done ? trx.raw('UTC_TIMESTAMP()') : null });
-    const ended = findDoneOperations(plan.operations, states);
     for (const [isDone, keys] of [
       [true, ended],
-      [false, plan.operations.map((o) => o.key).filter((k) => !ended.includes(k))],
+      [false, open],
     ] as const)
       await trx('operations')
         .where({ order_id: orderId, done: !isDone })

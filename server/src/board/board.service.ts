@@ -13,7 +13,7 @@ import { settleStation, takeForAct } from '../orders/life.ts';
 import { Orders } from '../orders/orders.service.ts';
 import type { BoardAnswer, MoveAnswer, Placed } from './board.answers.ts';
 import type { MoveDto, PutBackDto } from './board.dto.ts';
-import { DAY_MINUTES, readBoard, showBoard } from './readBoard.ts';
+import { readBoard, showBoard } from './readBoard.ts';
 import type { BoardState } from './readBoard.ts';
 
 const moved = (): ConflictException =>
@@ -42,9 +42,9 @@ export class Board {
     for (const block of blocks) {
       const old = before.get(block.task);
       if (old && old.row === block.row && old.start === block.start && old.pinned === block.pinned) continue;
-      const index = Math.floor(block.start / DAY_MINUTES);
+      const index = Math.floor(block.start / b.calendar.minutes);
       const day = b.calendar.days[index];
-      if (day === undefined || block.end > b.calendar.days.length * DAY_MINUTES)
+      if (day === undefined || block.end > b.calendar.days.length * b.calendar.minutes)
         throw new ConflictException({
           code: 'beyond',
           message: `There is no room for it within the ${b.calendar.days.length} working days that are planned ahead: free some first.`,
@@ -56,7 +56,7 @@ export class Board {
         .update({
           row: block.row,
           day,
-          minute: block.start - index * DAY_MINUTES,
+          minute: block.start - index * b.calendar.minutes,
           pinned: block.pinned,
           version: trx.raw('version + 1'),
         });
@@ -74,7 +74,12 @@ export class Board {
     return out;
   }
 
-  private async insert(trx: Db, orderId: number, operations: readonly Operation[]): Promise<void> {
+  private async insert(
+    trx: Db,
+    orderId: number,
+    operations: readonly Operation[],
+    size: readonly [number, number, number] | undefined,
+  ): Promise<void> {
     const known = new Set((await trx('operations').where({ order_id: orderId }).pluck('op')) as string[]);
     for (const [seq, o] of operations.entries())
       if (!known.has(o.key))
@@ -88,6 +93,7 @@ export class Board {
           dry: o.dry,
           needs: JSON.stringify(o.needs.map((n) => `${orderId}/${n}`)),
           seq: orderId * 20 + seq,
+          size: size ? JSON.stringify(size) : null,
         });
   }
 
@@ -111,7 +117,7 @@ export class Board {
           theirs: row.version,
         });
       await lockShared(trx, 'board');
-      await this.insert(trx, orderId, operations);
+      await this.insert(trx, orderId, operations, order.revision?.summary.size);
       const b = await readBoard(trx);
       const now = startOf(b.calendar, from ?? addDays(b.today, 1));
       if (now === undefined) throw new Error(`The calendar ends before ${b.today}.`);
@@ -152,7 +158,7 @@ export class Board {
       if (body.day < b.today)
         throw new BadRequestException({ code: 'past', message: 'That day is over: nothing is planned into the past.' });
       const start = startOf(b.calendar, body.day);
-      if (start === undefined || b.calendar.days[start / DAY_MINUTES] !== body.day)
+      if (start === undefined || b.calendar.days[start / b.calendar.minutes] !== body.day)
         throw new BadRequestException({
           code: 'closed',
           message:

@@ -1,5 +1,5 @@
 import { addDays } from '@rubbet/core/schedule';
-import { shopToday } from '../common/shopToday.ts';
+import { dayIn } from '@rubbet/core/order';
 import { openTestApp } from '../testing/testApp.ts';
 import type { Agent, TestApp } from '../testing/testApp.ts';
 import type { BoardAnswer, MoveAnswer } from './board.answers.ts';
@@ -73,7 +73,7 @@ describe('an order on the board', () => {
     expect((await board()).blocks).toEqual(now.blocks);
   });
   it.each([
-    ['a day that is over', { day: addDays(shopToday(), -3) }, /nothing is planned into the past/],
+    ['a day that is over', { day: addDays(dayIn('UTC', new Date()), -3) }, /nothing is planned into the past/],
     ['a day further ahead than the plan', { day: '2099-01-02' }, /further ahead than the board/],
     ['no day', { day: '2026-W01-1' }, /date like/],
     ['no row', { row: 'moon' }, /not on the board any more/],
@@ -94,7 +94,7 @@ describe('the board over the years', () => {
     await app
       .db('operations')
       .where({ id: task })
-      .update({ day: addDays(shopToday(), -400) });
+      .update({ day: addDays(dayIn('UTC', new Date()), -400) });
     const b = await board();
     expect(b.calendar.days[0] && b.calendar.days[0] < addDays(b.today, -390)).toBe(true);
     expect(b.calendar.days.filter((d) => d > b.today).length).toBeGreaterThanOrEqual(110);

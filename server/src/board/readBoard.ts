@@ -1,11 +1,11 @@
 import { addDays, daysBetween, findClashes, makeCalendar, startOf, weekday } from '@rubbet/core/schedule';
 import type { Block, Calendar, Row, Task } from '@rubbet/core/schedule';
-import { shopToday } from '../common/shopToday.ts';
+import { dayIn } from '@rubbet/core/order';
+import { readBusiness } from '../business/readBusiness.ts';
 import { readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import type { BoardAnswer, BoardDay } from './board.answers.ts';
 
-export const DAY_MINUTES = 480;
 /** Working days that the plan looks ahead, counted from today. */
 export const AHEAD = 120;
 /** Days for which finished work stays on the board. */
@@ -20,6 +20,7 @@ interface OperationRecord {
   readonly minutes: number;
   readonly dry: number;
   readonly needs: unknown;
+  readonly size: unknown;
   readonly row: string | null;
   readonly day: string | null;
   readonly minute: number | null;
@@ -41,6 +42,20 @@ export interface BoardState {
   readonly days: readonly BoardDay[];
 }
 
+/** Most rows, and blocks of work that is open or done of late, that a board holds. */
+const MOST_ROWS = 100;
+const MOST_OPERATIONS = 4000;
+
+const rowOf = (c: Record<string, unknown>): Row => ({
+  id: c.id as string,
+  name: c.name as string,
+  stations: readJson(c.stations),
+  people: c.people as number,
+  ...(c.kind === 'bay' && c.length !== null && c.width !== null
+    ? { holds: [c.length as number, c.width as number, (c.height as number | null) ?? Infinity] as const }
+    : {}),
+});
+
 const monday = (day: string): string => addDays(day, -((weekday(day) + 6) % 7));
 
 /**
@@ -48,24 +63,26 @@ const monday = (day: string): string => addDays(day, -((weekday(day) + 6) % 7));
  * reaches as far ahead of today.
  */
 export const readBoard = async (db: Db): Promise<BoardState> => {
-  const today = shopToday();
+  const { business } = await readBusiness(db);
+  const today = dayIn(business.timeZone, new Date());
   const since = addDays(today, -HISTORY);
   const [crews, operations] = await Promise.all([
-    db('crews').orderBy('seq'),
+    db('crews').orderBy('seq').limit(MOST_ROWS),
     db('operations')
       .join('orders', 'orders.id', 'operations.order_id')
       .whereNull('orders.cancelled_at')
       .where((q) => q.where('operations.done', false).orWhere('operations.day', '>=', since))
       .orderBy('operations.seq')
       .orderBy('operations.id')
+      .limit(MOST_OPERATIONS)
       .select('operations.*', 'orders.wanted_by', 'orders.title') as Promise<OperationRecord[]>,
   ]);
   const first = monday(operations.reduce((d, o) => (o.day !== null && o.day < d ? o.day : d), today));
   const days = await db('calendar_days').where('day', '>=', first).orderBy('day').limit(1000);
   const closed = days.filter((d) => d.closed).map((d) => d.day as string);
-  // Weekdays from the first day to today, and as many more ahead.
-  const count = Math.ceil((daysBetween(first, today) / 7) * 5) + AHEAD;
-  const calendar = makeCalendar(first, count, DAY_MINUTES, closed);
+  // Working days from the first day to today, and as many more ahead.
+  const count = Math.ceil((daysBetween(first, today) / 7) * business.workdays.length) + AHEAD;
+  const calendar = makeCalendar(first, count, business.dayMinutes, closed, business.workdays);
   const blocks = operations.flatMap((o): Block[] => {
     const at = o.row === null || o.day === null ? undefined : startOf(calendar, o.day);
     if (at === undefined || o.row === null) return [];
@@ -75,7 +92,8 @@ export const readBoard = async (db: Db): Promise<BoardState> => {
   return {
     today,
     calendar,
-    rows: crews.map((c) => ({ id: c.id, name: c.name, stations: readJson(c.stations), people: c.people })),
+    // A row that was closed is shown as long as something stands on it.
+    rows: crews.filter((c) => c.active || blocks.some((b) => b.row === c.id)).map(rowOf),
     operations,
     tasks: operations.map((o) => ({
       id: o.id,
@@ -85,6 +103,7 @@ export const readBoard = async (db: Db): Promise<BoardState> => {
       dry: o.dry,
       needs: readJson<string[]>(o.needs),
       due: o.wanted_by,
+      ...(o.size === null ? {} : { size: readJson<[number, number, number]>(o.size) }),
       done: Boolean(o.done),
     })),
     blocks,

@@ -1,11 +1,13 @@
 import { Catch, HttpException, Logger } from '@nestjs/common';
 import type { ArgumentsHost, ExceptionFilter } from '@nestjs/common';
-import type { Response } from 'express';
+import type { Request, Response } from 'express';
 import { DemandError } from '@rubbet/core/cut';
 import { ModelFileError } from '@rubbet/core/formats';
 import { SpecError } from '@rubbet/core/model';
 import { RuleError, WorkPlanError } from '@rubbet/core/order';
 import { SurveyError } from '@rubbet/core/site';
+import type { User } from '../auth/auth.answers.ts';
+import { hide, seesAll } from './hidden.ts';
 
 /** What every failed request answers with: a code for programs and a sentence for people. */
 export interface Problem {
@@ -21,6 +23,7 @@ const CODES: Readonly<Record<number, string>> = {
   403: 'not-yours',
   404: 'not-found',
   409: 'conflict',
+  410: 'gone',
   413: 'too-large',
   415: 'invalid',
   429: 'too-many',
@@ -131,6 +134,9 @@ export class ProblemFilter implements ExceptionFilter {
     const response = host.switchToHttp().getResponse<Response>();
     if (response.headersSent) return;
     if (problem.status === 503) response.setHeader('Retry-After', '2');
-    response.status(problem.status).json(problem);
+    if (typeof problem.wait === 'number') response.setHeader('Retry-After', String(problem.wait));
+    const { user } = host.switchToHttp().getRequest<Request & { user?: User }>();
+    // A refused write shows the record as it is; what is not the reader's to see is not shown that way either.
+    response.status(problem.status).json(seesAll(user) ? problem : hide(problem));
   }
 }

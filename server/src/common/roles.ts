@@ -48,7 +48,7 @@ export class RolesGuard implements CanActivate {
     if (user) request.user = user;
     if (roles.includes('anyone')) return true;
     if (!user) throw new UnauthorizedException();
-    if (!roles.includes(user.role)) throw new ForbiddenException();
+    if (!user.roles.some((r) => roles.includes(r))) throw new ForbiddenException();
     return true;
   }
 }

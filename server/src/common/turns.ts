@@ -9,13 +9,17 @@ const KEY = 'heavy';
 /** A route that computes for a while: each person or link has it done one after the other, and only so many wait. */
 export const Heavy = () => SetMetadata(KEY, true);
 
-/** Pieces of heavy work that one caller may have running, and waiting: more for people of the shop than for a link. */
-const AT_ONCE = 1;
+/** Pieces of heavy work that one caller may have waiting: more for people of the shop than for a link. */
 const WAITING = { person: 24, link: 4 } as const;
 
-/** Lets each caller's heavy work run in turn; one too many waiting is refused. */
+/** Lets each caller's work run in turn, so many at once; one too many waiting is refused. */
 export class Turns {
+  readonly #atOnce: number;
   readonly #lines = new Map<string, { running: number; readonly waiting: (() => void)[] }>();
+
+  constructor(atOnce = 1) {
+    this.#atOnce = atOnce;
+  }
 
   /** Waits for a turn; gives how to end it. Undefined when too many wait already. */
   take(key: string, most: number): Promise<() => void> | undefined {
@@ -26,7 +30,7 @@ export class Turns {
       if (next) next();
       else if (--line.running === 0) this.#lines.delete(key);
     };
-    if (line.running < AT_ONCE) {
+    if (line.running < this.#atOnce) {
       line.running++;
       return Promise.resolve(end);
     }

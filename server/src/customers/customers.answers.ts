@@ -1,3 +1,5 @@
+import type { OrderPlace } from '@rubbet/core/order';
+
 /** A customer as the book has them. */
 export interface Customer {
   readonly id: number;
@@ -7,4 +9,28 @@ export interface Customer {
   readonly address: string;
   readonly miles: number;
   readonly version: number;
+}
+
+/** A place of a customer's that is not where they live: its own address, its own way there. */
+export interface Site {
+  readonly id: number;
+  readonly name: string;
+  readonly address: string;
+  readonly miles: number;
+  readonly notes: string;
+  readonly version: number;
+}
+
+/** A customer with all that belongs to them; the newest orders first. */
+export interface CustomerDetail extends Customer {
+  readonly notes: string;
+  readonly sites: readonly Site[];
+  readonly orders: readonly {
+    readonly id: number;
+    readonly title: string;
+    readonly station: OrderPlace;
+    readonly quantity: number;
+    readonly wantedBy: string;
+    readonly site: string | null;
+  }[];
 }

@@ -4,7 +4,7 @@ import { Answers } from '../common/answer.ts';
 import { IdPipe } from '../common/inputs.ts';
 import { Me, Roles } from '../common/roles.ts';
 import type { User } from '../auth/auth.answers.ts';
-import { CustomerChangeDto, CustomerDto, CustomerQueryDto } from './customers.dto.ts';
+import { CustomerChangeDto, CustomerDto, CustomerQueryDto, SiteChangeDto, SiteDto } from './customers.dto.ts';
 import { Customers } from './customers.service.ts';
 
 @ApiTags('customers')
@@ -17,6 +17,32 @@ export class CustomersController {
   @Answers('Customer', { list: true })
   list(@Query() query: CustomerQueryDto) {
     return this.customers.list(query.search);
+  }
+
+  @Get(':id')
+  @Roles('office')
+  @Answers('CustomerDetail')
+  show(@Param('id', IdPipe) id: number) {
+    return this.customers.show(id);
+  }
+
+  @Post(':id/sites')
+  @Roles('office')
+  @Answers('CustomerDetail', { status: 201 })
+  addSite(@Param('id', IdPipe) id: number, @Body() body: SiteDto, @Me() me: User) {
+    return this.customers.addSite(id, body, me);
+  }
+
+  @Patch(':id/sites/:site')
+  @Roles('office')
+  @Answers('CustomerDetail')
+  changeSite(
+    @Param('id', IdPipe) id: number,
+    @Param('site', IdPipe) site: number,
+    @Body() body: SiteChangeDto,
+    @Me() me: User,
+  ) {
+    return this.customers.changeSite(id, site, body, me);
   }
 
   @Post()

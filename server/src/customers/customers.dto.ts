@@ -27,6 +27,38 @@ export class CustomerDto {
   @Optional()
   @Whole('the distance', 0, 500, 'miles')
   miles?: number;
+
+  @ApiPropertyOptional()
+  @Optional()
+  @Text('the notes', 0, 4000)
+  notes?: string;
+}
+
+/** A name and a way to it: fields that a customer and each of their sites have. */
+export class SiteDto {
+  @ApiProperty()
+  @Text('the name of the site', 2, 80)
+  name!: string;
+
+  @ApiPropertyOptional()
+  @Optional()
+  @Text('the address', 0, 240)
+  address?: string;
+
+  @ApiPropertyOptional()
+  @Optional()
+  @Whole('the distance', 0, 500, 'miles')
+  miles?: number;
+
+  @ApiPropertyOptional()
+  @Optional()
+  @Text('the notes', 0, 2000)
+  notes?: string;
+}
+
+export class SiteChangeDto extends PartialType(SiteDto, { skipNullProperties: false }) {
+  @Version()
+  version!: number;
 }
 
 export class CustomerChangeDto extends PartialType(CustomerDto, { skipNullProperties: false }) {

@@ -64,3 +64,88 @@ describe('the book of customers', () => {
     await (await app.as('driver')).post('/api/customers').send({ name: 'Ada Reed' }).expect(403);
   });
 });
+
+describe('a customer', () => {
+  const take = async (more: object = {}) =>
+    (
+      await office
+        .post('/api/customers')
+        .send({ name: 'Isolde Marrow', phone: '(555) 01-77', address: 'Low Mill', miles: 12, ...more })
+        .expect(201)
+    ).body;
+  it('is found by telephone however it is written, by mail and by address', async () => {
+    const made = await take({ email: 'isolde@letterbox.invalid' });
+    for (const search of ['5550177', '555-0177', 'isolde@', 'low mill', 'Marrow']) {
+      const { body } = await office.get(`/api/customers?search=${encodeURIComponent(search)}`).expect(200);
+      expect([search, body.map((c: { id: number }) => c.id)]).toEqual([search, expect.arrayContaining([made.id])]);
+    }
+  });
+  it('has notes, sites and orders; a site is another way, and part of the price', async () => {
+    const made = await take({ name: 'Tamsin Reed' });
+    await office
+      .patch(`/api/customers/${made.id}`)
+      .send({ version: made.version, notes: 'Pays in spring.' })
+      .expect(200);
+    const { body: withSite } = await office
+      .post(`/api/customers/${made.id}/sites`)
+      .send({ name: 'Top field', address: 'Crow Lane', miles: 48, notes: 'Gate at the bend' })
+      .expect(201);
+    const site = withSite.sites[0];
+    const { body: order } = await office
+      .post('/api/orders')
+      .send({ customerId: made.id, title: 'Pen for the field', wantedBy: '2026-12-30', modelId: 1 })
+      .expect(201);
+    const { body: spec } = await office.get(`/api/orders/${order.id}/start`).expect(200);
+    const { body: built } = await office
+      .post(`/api/orders/${order.id}/revisions`)
+      .send({ version: order.version, spec })
+      .expect(201);
+    const delivery = async () => (await office.get(`/api/orders/${order.id}/price`).expect(200)).body.price.delivery;
+    const near = await delivery();
+    const { body: moved } = await office
+      .patch(`/api/orders/${order.id}`)
+      .send({ version: built.version, siteId: site.id })
+      .expect(200);
+    expect(moved).toMatchObject({ site: { name: 'Top field' }, customer: { address: 'Crow Lane', miles: 48 } });
+    // 36 miles more at $2.60.
+    expect((await delivery()) - near).toBe(36 * 260);
+    const { body: all } = await office.get(`/api/customers/${made.id}`).expect(200);
+    expect(all).toMatchObject({ notes: 'Pays in spring.', orders: [{ id: order.id, site: 'Top field' }] });
+    const other = await take({ name: 'Somebody else' });
+    const { body: wrong } = await office
+      .patch(`/api/orders/${order.id}`)
+      .send({ version: moved.version, customerId: other.id, siteId: site.id })
+      .expect(400);
+    expect(wrong.message).toMatch(/no such site/);
+    const { body: given } = await office
+      .patch(`/api/orders/${order.id}`)
+      .send({ version: moved.version, customerId: other.id })
+      .expect(200);
+    expect(given.site).toBeNull();
+  });
+});
+
+describe('a customer’s link', () => {
+  it('counts letters as they are written, is renewed, withdrawn, and ends a month after the hand-over', async () => {
+    const id = await app.byTitle('Sorrel, stretched ten inches');
+    const order = await app.order(id);
+    const token = order.token as string;
+    const visit = (t: string) => app.anyone().get(`/api/visit/${t}`);
+    await visit(token).expect(200);
+    const swapped = token.replace(/[a-z]/i, (c) => (c === c.toLowerCase() ? c.toUpperCase() : c.toLowerCase()));
+    await visit(swapped).expect(404);
+    const renewed = (await office.post(`/api/orders/${id}/link`).send({ version: order.version }).expect(200)).body;
+    expect(renewed.token).not.toBe(token);
+    await visit(token).expect(404);
+    await visit(renewed.token).expect(200);
+    await office.post(`/api/orders/${id}/link/withdraw`).send({ version: renewed.version }).expect(200);
+    await visit(renewed.token).expect(404);
+    const over = (await app.db('orders').whereNotNull('handed_over_at').first('id', 'token')) as {
+      id: number;
+      token: string;
+    };
+    await visit(over.token).expect(200);
+    await app.db('orders').where({ id: over.id }).update({ handed_over_at: '2020-01-01 00:00:00' });
+    expect((await visit(over.token).expect(410)).body.message).toMatch(/This page is closed/);
+  });
+});

@@ -29,3 +29,14 @@ export const noteDeed = async (trx: Db, actor: Actor, deed: Deed): Promise<void>
     detail: detail.length > MOST_DETAIL ? JSON.stringify({ characters: detail.length }) : detail,
   });
 };
+
+/** What a change changed: each field that is not as it was, old and new. Passwords never come here. */
+export const changesOf = (before: object, after: object): Record<string, { from: unknown; to: unknown }> => {
+  const was = before as Readonly<Record<string, unknown>>;
+  const is = after as Readonly<Record<string, unknown>>;
+  return Object.fromEntries(
+    Object.keys(is)
+      .filter((k) => JSON.stringify(was[k]) !== JSON.stringify(is[k]))
+      .map((k) => [k, { from: was[k] ?? null, to: is[k] ?? null }]),
+  );
+};

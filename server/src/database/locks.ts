@@ -6,6 +6,7 @@ import { staleOf } from './updateVersioned.ts';
 export interface OrderRecord {
   readonly id: number;
   readonly customer_id: number;
+  readonly site_id: number | null;
   readonly model_id: number | null;
   readonly title: string;
   readonly quantity: number;
@@ -23,7 +24,7 @@ export interface OrderRecord {
   readonly held_why: string;
   readonly cancelled_at: string | null;
   readonly cancelled_why: string;
-  readonly token: string;
+  readonly token: string | null;
   readonly notes: string;
   readonly version: number;
 }

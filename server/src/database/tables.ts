@@ -3,10 +3,13 @@ import type { Knex } from 'knex';
 /** Every table with records, those that others refer to last: the order in which they can be emptied. */
 export const TABLES = [
   'audit',
+  'jobs',
+  'computations',
   'settings',
   'visit_items',
   'deliveries',
   'trailers',
+  'vehicles',
   'operations',
   'calendar_days',
   'members',
@@ -22,9 +25,12 @@ export const TABLES = [
   'orders',
   'model_revisions',
   'models',
+  'sites',
   'customers',
   'login_attempts',
   'sessions',
+  'invites',
+  'devices',
   'users',
 ] as const;
 

@@ -1,17 +1,31 @@
-import { CREWS, DEMO_PASSWORD, flockFor, MODELS, ORDERS, RACK, TRAILERS, USERS, weatherFor } from '@rubbet/demo';
+import {
+  BUILDERS,
+  BUSINESS_OF_DEMO,
+  CREWS,
+  DEMO_PASSWORD,
+  flockFor,
+  MODELS,
+  ORDERS,
+  RACK,
+  TRAILERS,
+  USERS,
+  VEHICLES,
+  weatherFor,
+} from '@rubbet/demo';
 import type { DemoOrder } from '@rubbet/demo';
 import { findFamily, parseSpec } from '@rubbet/core/model';
 import type { Spec } from '@rubbet/core/model';
-import { BUSINESS_RULES, computeOrder } from '@rubbet/core/order';
+import { BUSINESS, BUSINESS_RULES, computeOrder } from '@rubbet/core/order';
 import { addDays, weekday } from '@rubbet/core/schedule';
 import { isBenchStep } from '@rubbet/core/steps';
 import type { User } from '../auth/auth.answers.ts';
-import { hashPassword } from '../auth/sessions.service.ts';
+import { hashPassword } from '../auth/passwords.ts';
 import { Bench } from '../bench/bench.service.ts';
 import { findPlan } from '../bench/workPlans.ts';
 import { Board } from '../board/board.service.ts';
-import { shopToday } from '../common/shopToday.ts';
+import { keepBusiness, readBusiness, shopToday } from '../business/readBusiness.ts';
 import { Customers } from '../customers/customers.service.ts';
+import { readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import { TABLES } from '../database/tables.ts';
 import { transact } from '../database/transact.ts';
@@ -62,18 +76,33 @@ type Services = ReturnType<typeof openServices>;
 /** What no service makes: people, crews, trailers, the rack, the calendar and the standard models. */
 const loadBusiness = async (trx: Db, passwordHash: string): Promise<Map<string, { id: number; spec: Spec }>> => {
   await trx('users').insert(
-    USERS.map((u) => ({ name: u.name, login: u.login, role: u.role, password_hash: passwordHash })),
+    USERS.map((u) => ({
+      name: u.name,
+      login: u.login,
+      roles: json([u.role]),
+      skills: json(u.role === 'shop' ? ['saw', 'bay'] : u.role === 'driver' ? ['road', 'site'] : []),
+      password_hash: passwordHash,
+    })),
   );
+  await trx('users').insert(BUILDERS.map((name) => ({ name, roles: json([]), skills: json(['bay', 'paint']) })));
+  const people = (await trx('users').select('id', 'name')) as { id: number; name: string }[];
   for (const [seq, c] of CREWS.entries()) {
-    await trx('crews').insert({ id: c.id, name: c.name, stations: json(c.stations), people: c.people, seq });
-    for (const [i, name] of c.members.entries()) await trx('members').insert({ crew_id: c.id, name, leads: i === 0 });
+    const { members, stations, ...row } = c;
+    await trx('crews').insert({ ...row, stations: json(stations), seq });
+    for (const [i, name] of members.entries())
+      await trx('members').insert({
+        crew_id: c.id,
+        user_id: people.find((p) => p.name === name)?.id as number,
+        leads: i === 0,
+      });
   }
   for (const t of TRAILERS) await trx('trailers').insert({ id: t.id, trailer: json(t) });
+  for (const v of VEHICLES) await trx('vehicles').insert({ id: v.id, vehicle: json(v) });
   for (const r of RACK) {
     const [id] = await trx('stock').insert({ item: r.item, length: r.length, place: r.place, mark: r.mark });
     await trx('stock_ledger').insert({ stock_id: id, change: r.quantity, why: 'counted', by: 'Tobin Askew' });
   }
-  const today = shopToday();
+  const today = await shopToday(trx);
   const monday = addDays(today, -((weekday(today) + 6) % 7));
   for (let i = 0; i < 60; i++) {
     const day = addDays(monday, i);
@@ -170,6 +199,7 @@ const takeOrder = async (
   o: DemoOrder,
   models: ReadonlyMap<string, { id: number; spec: Spec }>,
   office: User,
+  today: string,
 ): Promise<number> => {
   const customer = await s.customers.create({ ...o.customer }, office);
   const model = o.model === undefined ? undefined : models.get(o.model);
@@ -179,7 +209,7 @@ const takeOrder = async (
       ...(model ? { modelId: model.id } : {}),
       title: o.title,
       quantity: o.quantity ?? 1,
-      wantedBy: addDays(shopToday(), o.wantedIn),
+      wantedBy: addDays(today, o.wantedIn),
     },
     office,
   );
@@ -197,18 +227,26 @@ const takeOrder = async (
 };
 
 /** Takes an accepted order on through days, bench and road. */
-const goOn = async (db: Db, s: Services, o: DemoOrder, id: number, office: User, driver: User): Promise<void> => {
+const goOn = async (
+  db: Db,
+  s: Services,
+  o: DemoOrder,
+  id: number,
+  office: User,
+  driver: User,
+  today: string,
+): Promise<void> => {
   if (!reached(o, 'planned')) return;
   await s.bench.make(id, office);
   // What is built without having been planned waits for its delivery.
-  if (o.upTo !== 'benched') await s.board.plan(id, office, shopToday());
+  if (o.upTo !== 'benched') await s.board.plan(id, office, today);
   if (reached(o, 'bench')) await workAtBench(db, s, id, reached(o, 'benched'));
   if (reached(o, 'road'))
     await s.road.set(
       id,
       {
         version: 0,
-        day: addDays(shopToday(), Math.max(o.wantedIn - 1, 0)),
+        day: addDays(today, Math.max(o.wantedIn - 1, 0)),
         arrives: '09:30',
         trailerId: 'tilt',
         notes: 'Gate code from the customer; dog in the yard.',
@@ -244,23 +282,27 @@ const clear = (db: Db): Promise<void> =>
  */
 export const loadDemo = async (db: Db, reset = false): Promise<void> => {
   if (!reset && (await isBusy(db))) return;
-  if (reset && (await isBusy(db)) && !(await new Settings(db).isDemo()))
+  if (reset && (await isBusy(db)) && !(await readBusiness(db)).demo)
     throw new Error('This is a business of its own, not the demo: it is not put back. Nothing was changed.');
   const passwordHash = await hashPassword(DEMO_PASSWORD);
   await clear(db);
   await db.raw(`ALTER TABLE orders AUTO_INCREMENT = ${FIRST_ORDER}`);
   await db('settings').insert({ id: 'loading', value: '{}' });
   const models = await transact(db, (trx) => loadBusiness(trx, passwordHash));
-  const people = (await db('users').select('id', 'name', 'login', 'role')) as User[];
-  const who = (login: string): User => people.find((p) => p.login === login) as User;
+  const people = await db('users').whereNotNull('login').select('id', 'name', 'login', 'roles');
+  const who = (login: string): User => {
+    const p = people.find((x) => x.login === login) as Omit<User, 'roles' | 'units'> & { roles: unknown };
+    return { ...p, roles: readJson<User['roles']>(p.roles), units: null };
+  };
+  const today = await shopToday(db);
   const services = openServices(db);
   const ids: [DemoOrder, number][] = [];
-  for (const o of ORDERS) ids.push([o, await takeOrder(services, o, models, who('office'))]);
+  for (const o of ORDERS) ids.push([o, await takeOrder(services, o, models, who('office'), today)]);
   // The board fills in the order in which work is wanted.
   for (const [o, id] of ids.sort((a, b) => a[0].wantedIn - b[0].wantedIn))
-    await goOn(db, services, o, id, who('office'), who('driver'));
+    await goOn(db, services, o, id, who('office'), who('driver'), today);
   await transact(db, async (trx) => {
     await trx('settings').where({ id: 'loading' }).delete();
-    await trx('settings').insert({ id: 'business', value: json({ demo: true }) });
+    await keepBusiness(trx, { ...BUSINESS, ...BUSINESS_OF_DEMO }, true);
   });
 };

@@ -1,6 +1,6 @@
 import type { SellerRanges } from '@rubbet/core/formats';
 import type { Spec } from '@rubbet/core/model';
-import type { OrderSummary } from '@rubbet/core/order';
+import type { SeenSummary } from '../orders/orders.answers.ts';
 
 /** One revision of a model. */
 export interface ModelRevision {
@@ -9,7 +9,7 @@ export interface ModelRevision {
   readonly madeBy: string;
   readonly madeAt: string;
   readonly spec: Spec;
-  readonly summary: OrderSummary;
+  readonly summary: SeenSummary;
 }
 
 /** A standard model with its newest revision; `ranges` is the least and most of what a seller may change. */
@@ -23,7 +23,7 @@ export interface Model {
   readonly note: string;
   readonly ranges: SellerRanges;
   readonly spec: Spec;
-  readonly summary: OrderSummary;
+  readonly summary: SeenSummary;
 }
 
 /** A model with all its revisions. */

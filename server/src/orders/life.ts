@@ -2,7 +2,7 @@ import { ConflictException } from '@nestjs/common';
 import { judgeAct, lifeOf, placeOf, UNDONE_WORDS } from '@rubbet/core/order';
 import type { OrderAct, OrderLife, Undone } from '@rubbet/core/order';
 import type { Db } from '../database/connect.ts';
-import { shopToday } from '../common/shopToday.ts';
+import { shopToday } from '../business/readBusiness.ts';
 import { lockOrder } from '../database/locks.ts';
 import type { OrderRecord } from '../database/locks.ts';
 import type { Order } from './orders.answers.ts';
@@ -114,7 +114,7 @@ export const undo = async (trx: Db, id: number, undone: readonly Undone[]): Prom
 export const freePlaces = async (trx: Db, id: number): Promise<void> => {
   await trx('operations')
     .where({ order_id: id, done: true })
-    .where('day', '>', shopToday())
+    .where('day', '>', await shopToday(trx))
     .update({ row: null, day: null, minute: null });
 };
 

@@ -8,7 +8,7 @@ import type { Db } from '../database/connect.ts';
 import { transact } from '../database/transact.ts';
 import { staleOf, updateVersioned } from '../database/updateVersioned.ts';
 import { freePlaces, settleStation, takeForAct, undo } from './life.ts';
-import { Orders } from './orders.service.ts';
+import { newToken, Orders } from './orders.service.ts';
 import type { Order } from './orders.answers.ts';
 import type { ReasonDto } from './orders.dto.ts';
 
@@ -121,6 +121,16 @@ export class OrderActs {
         .update({ done: false, version: trx.raw('version + 1') });
       return { delivered_at: null };
     });
+  }
+
+  /** A new link for the customer; the one before leads nowhere from then on. */
+  renewLink(id: number, version: number, me: User): Promise<Order> {
+    return this.act(id, 'renew link', { version }, me, () => ({ token: newToken() }));
+  }
+
+  /** Withdraws the customer's link. */
+  withdrawLink(id: number, version: number, me: User): Promise<Order> {
+    return this.act(id, 'withdraw link', { version }, me, () => ({ token: null }));
   }
 
   handOver(id: number, version: number, me: User): Promise<Order> {

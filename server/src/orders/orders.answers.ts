@@ -7,6 +7,11 @@ import type { PadPlan, Survey } from '@rubbet/core/site';
 import type { TakeoffLine } from '@rubbet/core/takeoff';
 import type { Customer } from '../customers/customers.answers.ts';
 
+/** What only the office sees of a summary. */
+type Money = 'price' | 'marginShare' | 'material';
+/** A summary as somebody sees it: without money where that is not theirs to see. */
+export type SeenSummary = Omit<OrderSummary, Money> & Partial<Pick<OrderSummary, Money>>;
+
 /** A line of the order list. */
 export interface OrderRow {
   readonly id: number;
@@ -16,7 +21,7 @@ export interface OrderRow {
   readonly quantity: number;
   readonly wantedBy: string;
   readonly family: string | null;
-  readonly summary: OrderSummary | null;
+  readonly summary: SeenSummary | null;
   readonly version: number;
 }
 
@@ -51,8 +56,17 @@ export interface Order {
   readonly wantedBy: string;
   readonly station: OrderPlace;
   readonly notes: string;
-  readonly token: string;
+  /** The customer's link; null where it was withdrawn, or where it is not the reader's to see. */
+  readonly token: string | null;
+  /** Address and way are the site's where there is one. */
   readonly customer: Customer;
+  readonly site: {
+    readonly id: number;
+    readonly name: string;
+    readonly address: string;
+    readonly miles: number;
+    readonly notes: string;
+  } | null;
   readonly flock: Flock | null;
   readonly model: { readonly id: number; readonly name: string; readonly spec: Spec } | null;
   readonly revision: {
@@ -61,10 +75,14 @@ export interface Order {
     readonly spec: Spec;
     readonly note: string;
     readonly madeBy: string;
-    readonly summary: OrderSummary;
+    readonly summary: SeenSummary;
   } | null;
   readonly revisions: readonly RevisionLine[];
-  readonly accepted: { readonly revisionId: number; readonly price: Price; readonly at: string } | null;
+  readonly accepted: {
+    readonly revisionId: number;
+    /** Null where prices are not the reader's to see. */ readonly price: Price | null;
+    readonly at: string;
+  } | null;
   readonly survey: { readonly version: number; readonly survey: Survey; readonly pads: PadPlan } | null;
   /** `touched`: something on it was cut, measured, spoiled, ticked or timed. */
   readonly workOrder: {

@@ -158,6 +158,22 @@ export class OrdersController {
     return this.acts.takeBackDelivery(id, body, me);
   }
 
+  @Post(':id/link')
+  @HttpCode(200)
+  @May('renew link')
+  @Answers('Order')
+  renewLink(@Param('id', IdPipe) id: number, @Body() body: VersionDto, @Me() me: User) {
+    return this.acts.renewLink(id, body.version, me);
+  }
+
+  @Post(':id/link/withdraw')
+  @HttpCode(200)
+  @May('withdraw link')
+  @Answers('Order')
+  withdrawLink(@Param('id', IdPipe) id: number, @Body() body: VersionDto, @Me() me: User) {
+    return this.acts.withdrawLink(id, body.version, me);
+  }
+
   @Post(':id/hand-over')
   @HttpCode(200)
   @May('hand over')

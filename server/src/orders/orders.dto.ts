@@ -1,6 +1,6 @@
 import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
-import { IsBoolean, IsIn, IsInt, IsObject, Max, Min, ValidateNested } from 'class-validator';
+import { IsBoolean, IsIn, IsInt, IsObject, Max, Min, ValidateIf, ValidateNested } from 'class-validator';
 import { STATIONS } from '@rubbet/core/order';
 import type { OrderPlace, Undone } from '@rubbet/core/order';
 import { Agreed, Id, IsDay, Optional, Text, Version, Whole } from '../common/inputs.ts';
@@ -36,6 +36,11 @@ export class NewOrderDto {
   @ApiProperty()
   @Id('choose a customer')
   customerId!: number;
+
+  @ApiPropertyOptional()
+  @Optional()
+  @Id('the site is not one of the list')
+  siteId?: number;
 
   @ApiPropertyOptional()
   @Optional()
@@ -79,6 +84,15 @@ export class OrderChangeDto {
   @Optional()
   @Id('choose a customer')
   customerId?: number;
+
+  @ApiPropertyOptional({
+    nullable: true,
+    type: Number,
+    description: 'A site of the customer; null: their own address.',
+  })
+  @ValidateIf((o: OrderChangeDto) => o.siteId !== undefined && o.siteId !== null)
+  @Id('the site is not one of the list')
+  siteId?: number | null;
 
   @ApiPropertyOptional()
   @Optional()

@@ -19,6 +19,9 @@ import { readOrder } from './readOrder.ts';
 import type { Order, OrderList, OrderRow } from './orders.answers.ts';
 import type { CopyDto, NewOrderDto, OrderChangeDto, OrderQueryDto, RevisionDto, SurveyDto } from './orders.dto.ts';
 
+/** A link that nobody guesses. */
+export const newToken = (): string => randomBytes(24).toString('base64url');
+
 const json = (v: unknown): string => JSON.stringify(v);
 
 /** Which act each field of a change is. */
@@ -28,6 +31,7 @@ const ACT_OF: Readonly<Record<string, OrderAct>> = {
   wantedBy: 'wanted day',
   quantity: 'quantity',
   customerId: 'customer',
+  siteId: 'customer',
   flock: 'flock',
 };
 
@@ -114,24 +118,34 @@ export class Orders {
     return this.computations.of(this.inputOf(order, spec), await this.settings.rules());
   }
 
+  private async checkSite(trx: Db, siteId: number, customerId: number): Promise<void> {
+    if (!(await trx('sites').where({ id: siteId, customer_id: customerId }).first('id')))
+      throw new BadRequestException({
+        code: 'invalid',
+        message: 'This customer has no such site: choose one of theirs, or their own address.',
+      });
+  }
+
   private async insert(
     trx: Db,
-    entry: Pick<NewOrderDto, 'customerId' | 'modelId' | 'title' | 'wantedBy' | 'quantity'>,
+    entry: Pick<NewOrderDto, 'customerId' | 'siteId' | 'modelId' | 'title' | 'wantedBy' | 'quantity'>,
   ): Promise<number> {
     if (!(await trx('customers').where({ id: entry.customerId }).first('id')))
       throw new BadRequestException({
         code: 'invalid',
         message: 'This customer is not in the book: choose one, or write down a new one.',
       });
+    if (entry.siteId !== undefined) await this.checkSite(trx, entry.siteId, entry.customerId);
     if (entry.modelId !== undefined && !(await trx('models').where({ id: entry.modelId }).first('id')))
       throw new BadRequestException({ code: 'invalid', message: 'There is no such model: choose one of the list.' });
     const [id] = (await trx('orders').insert({
       customer_id: entry.customerId,
+      site_id: entry.siteId ?? null,
       model_id: entry.modelId ?? null,
       title: entry.title,
       quantity: entry.quantity ?? 1,
       wanted_by: entry.wantedBy,
-      token: randomBytes(24).toString('base64url'),
+      token: newToken(),
       notes: '',
     })) as [number];
     return id;
@@ -151,6 +165,7 @@ export class Orders {
       const { row } = await takeForAct(trx, id, 'copy');
       const made = await this.insert(trx, {
         customerId: row.customer_id,
+        ...(row.site_id === null ? {} : { siteId: row.site_id }),
         ...(row.model_id === null ? {} : { modelId: row.model_id }),
         title: body.title ?? row.title,
         wantedBy: body.wantedBy,
@@ -185,17 +200,24 @@ export class Orders {
       const before = await lockOrder(trx, id, version);
       // What stays as it is needs nobody's leave.
       const same = (key: string, value: unknown): boolean =>
-        (key === 'quantity' && value === before.quantity) || (key === 'customerId' && value === before.customer_id);
+        (key === 'quantity' && value === before.quantity) ||
+        (key === 'customerId' && value === before.customer_id) ||
+        (key === 'siteId' && value === before.site_id);
       const acts = [...new Set(given.filter(([k, v]) => !same(k, v)).map(([k]) => ACT_OF[k] as OrderAct))];
       const { undoes } = await takeForAct(trx, id, acts, { version, agreed });
       if (fields.customerId !== undefined && !(await trx('customers').where({ id: fields.customerId }).first('id')))
         throw new BadRequestException({ code: 'invalid', message: 'This customer is not in the book: choose one.' });
-      const { wantedBy, customerId, flock, ...rest } = fields;
+      const { wantedBy, customerId, siteId, flock, ...rest } = fields;
+      const customer = customerId ?? before.customer_id;
+      if (siteId !== undefined && siteId !== null) await this.checkSite(trx, siteId, customer);
+      // Sites belong to their customer.
+      const site = siteId !== undefined ? siteId : customer === before.customer_id ? undefined : null;
       await updateVersioned(trx, 'orders', id, version, {
         ...(await undo(trx, id, undoes)),
         ...Object.fromEntries(Object.entries(rest).filter(([, v]) => v !== undefined)),
         ...(wantedBy === undefined ? {} : { wanted_by: wantedBy }),
         ...(customerId === undefined ? {} : { customer_id: customerId }),
+        ...(site === undefined ? {} : { site_id: site }),
         ...(flock === undefined ? {} : { flock: json(flock) }),
       });
       await settleStation(trx, id);

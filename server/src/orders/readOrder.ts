@@ -9,7 +9,10 @@ import { readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import type { OrderRecord } from '../database/locks.ts';
 import { countWork } from './life.ts';
-import type { Order } from './orders.answers.ts';
+import type { Order, RevisionLine } from './orders.answers.ts';
+
+/** Newest revisions that are listed with an order. */
+const MOST_REVISIONS = 60;
 
 const readModel = async (db: Db, id: number | null): Promise<Order['model']> => {
   if (id === null) return null;
@@ -42,14 +45,18 @@ const readRevision = async (db: Db, id: number | null): Promise<Order['revision'
 export const readOrder = async (db: Db, id: number, pads: PadRules): Promise<Order> => {
   const o = (await db('orders').where({ id }).first()) as OrderRecord | undefined;
   if (!o) throw new NotFoundException({ code: 'not-found', message: `There is no order ${id}.` });
-  const [customer, revision, revisions, survey, delivery, visited, work, model] = await Promise.all([
+  const [customer, site, revision, revisions, survey, delivery, visited, work, model] = await Promise.all([
     db('customers')
       .where({ id: o.customer_id })
       .first('id', 'name', 'phone', 'email', 'address', 'miles', 'version') as unknown as Promise<Customer>,
+    db('sites')
+      .where({ id: o.site_id ?? 0 })
+      .first('id', 'name', 'address', 'miles', 'notes') as unknown as Promise<Order['site'] | undefined>,
     readRevision(db, o.revision_id),
     db('spec_revisions')
       .where({ order_id: id })
-      .orderBy('number')
+      .orderBy('number', 'desc')
+      .limit(MOST_REVISIONS)
       .select('id', 'number', 'note', 'made_by as madeBy', 'created_at as createdAt'),
     db('surveys').where({ order_id: id }).first(),
     db('deliveries')
@@ -72,11 +79,13 @@ export const readOrder = async (db: Db, id: number, pads: PadRules): Promise<Ord
     station: o.station as OrderPlace,
     notes: o.notes,
     token: o.token,
-    customer,
+    // Where it goes decides the way, whoever it is for.
+    customer: site ? { ...customer, address: site.address, miles: site.miles } : customer,
+    site: site ?? null,
     flock: o.flock ? readJson<Flock>(o.flock) : null,
     model,
     revision,
-    revisions: revisions as unknown as Order['revisions'],
+    revisions: (revisions as unknown as RevisionLine[]).reverse(),
     accepted:
       o.accepted_at && o.accepted_revision_id !== null
         ? { revisionId: o.accepted_revision_id, price: readJson(o.accepted_price), at: o.accepted_at }

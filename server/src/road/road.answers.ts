@@ -1,5 +1,5 @@
 import type { Load, Trailer } from '@rubbet/core/haul';
-import type { OrderSummary } from '@rubbet/core/order';
+import type { SeenSummary } from '../orders/orders.answers.ts';
 
 /** A delivery that is set and not handed over yet. */
 export interface Delivery {
@@ -14,7 +14,7 @@ export interface Delivery {
   readonly address: string;
   readonly phone: string;
   readonly miles: number;
-  readonly summary: OrderSummary | null;
+  readonly summary: SeenSummary | null;
 }
 
 /** Deliveries to come, and the trailers. */
@@ -27,4 +27,6 @@ export interface RoadAnswer {
 export interface LoadOn {
   readonly trailer: Trailer;
   readonly load: Load;
+  /** What could pull it, and what keeps each from it. */
+  readonly vehicles: readonly { readonly id: string; readonly name: string; readonly problems: readonly string[] }[];
 }

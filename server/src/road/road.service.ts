@@ -1,11 +1,11 @@
 import { BadRequestException, ConflictException, Inject, Injectable } from '@nestjs/common';
-import { clockOf, planLoad, tripsOverlap, tripWindow } from '@rubbet/core/haul';
-import type { Trailer, TripWindow } from '@rubbet/core/haul';
+import { clockOf, judgeTow, planLoad, tripsOverlap, tripWindow } from '@rubbet/core/haul';
+import type { TripWindow } from '@rubbet/core/haul';
 import type { BusinessRules, OrderSummary } from '@rubbet/core/order';
 import { driveMinutes } from '@rubbet/core/steps';
 import type { User } from '../auth/auth.answers.ts';
 import { findPlan } from '../bench/workPlans.ts';
-import { shopToday } from '../common/shopToday.ts';
+import { shopToday } from '../business/readBusiness.ts';
 import { noteDeed } from '../database/audit.ts';
 import { DB, readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
@@ -13,6 +13,7 @@ import { lockShared } from '../database/locks.ts';
 import { transact } from '../database/transact.ts';
 import { staleOf, updateVersioned } from '../database/updateVersioned.ts';
 import { settleStation, takeForAct } from '../orders/life.ts';
+import { readTrailers, readVehicles } from '../fleet/fleet.service.ts';
 import { Orders } from '../orders/orders.service.ts';
 import type { Order } from '../orders/orders.answers.ts';
 import { Settings } from '../settings/settings.service.ts';
@@ -31,21 +32,25 @@ export class Road {
     @Inject(Settings) private readonly settings: Settings,
   ) {}
 
-  async trailers(): Promise<Trailer[]> {
-    return (await this.db('trailers').orderBy('id')).map((t) => readJson<Trailer>(t.trailer));
-  }
-
   /** An order's load on every trailer, as it was laid out for the bench or else as it is drawn. */
   async loads(id: number): Promise<LoadOn[]> {
     const order = await this.orders.find(id);
     const { build } = (await findPlan(this.db, id)) ?? (await this.orders.compute(order, order.accepted?.revisionId));
-    return (await this.trailers()).map((trailer) => ({ trailer, load: planLoad(build, trailer, order.quantity) }));
+    const [trailers, vehicles] = await Promise.all([readTrailers(this.db), readVehicles(this.db)]);
+    return trailers.map((trailer) => {
+      const load = planLoad(build, trailer, order.quantity);
+      return {
+        trailer,
+        load,
+        vehicles: vehicles.map((v) => ({ id: v.id, name: v.name, problems: judgeTow(v, trailer, load) })),
+      };
+    });
   }
 
   /** When a trailer is away for an order. */
   private windowOf(
     rules: BusinessRules,
-    o: { arrives: string; miles: number; quantity: number; summary: OrderSummary | null },
+    o: { arrives: string; miles: number; quantity: number; summary: Pick<OrderSummary, 'siteMinutes'> | null },
   ): TripWindow {
     return tripWindow(o.arrives, {
       load: rules.labour.load,
@@ -60,6 +65,7 @@ export class Road {
     const others = await trx('deliveries')
       .join('orders', 'orders.id', 'deliveries.order_id')
       .join('customers', 'customers.id', 'orders.customer_id')
+      .leftJoin('sites', 'sites.id', 'orders.site_id')
       .leftJoin('spec_revisions', 'spec_revisions.id', 'orders.revision_id')
       .where({ 'deliveries.day': body.day, 'deliveries.trailer_id': body.trailerId })
       .whereNot('deliveries.order_id', order.id)
@@ -70,7 +76,7 @@ export class Road {
         'orders.title',
         'orders.quantity',
         'deliveries.arrives',
-        'customers.miles',
+        trx.raw('COALESCE(sites.miles, customers.miles) AS miles'),
         'spec_revisions.summary',
       );
     const mine = this.windowOf(rules, {
@@ -93,7 +99,7 @@ export class Road {
 
   private async checkDay(trx: Db, order: Order, body: DeliveryDto): Promise<void> {
     // A day that is already set may be over when only its notes are changed.
-    if (body.day < shopToday() && body.day !== order.delivery?.day)
+    if (body.day !== order.delivery?.day && body.day < (await shopToday(trx)))
       throw new BadRequestException({
         code: 'invalid',
         message: 'The delivery day is in the past: choose today or later.',
@@ -116,7 +122,7 @@ export class Road {
       // Two orders that want one trailer are set one after the other.
       await lockShared(trx, 'road');
       const order = await this.orders.find(orderId, trx);
-      if (!(await trx('trailers').where({ id: body.trailerId }).first('id')))
+      if (!(await trx('trailers').where({ id: body.trailerId, active: true }).first('id')))
         throw new BadRequestException({
           code: 'invalid',
           message: 'There is no such trailer: choose one of the list.',
@@ -138,6 +144,7 @@ export class Road {
     const rows = (await this.db('deliveries')
       .join('orders', 'orders.id', 'deliveries.order_id')
       .join('customers', 'customers.id', 'orders.customer_id')
+      .leftJoin('sites', 'sites.id', 'orders.site_id')
       .leftJoin('spec_revisions', 'spec_revisions.id', 'orders.revision_id')
       .whereNull('orders.handed_over_at')
       .whereNull('orders.cancelled_at')
@@ -153,16 +160,16 @@ export class Road {
         'orders.quantity',
         'orders.delivered_at as deliveredAt',
         'customers.name as customer',
-        'customers.address',
+        this.db.raw('COALESCE(sites.address, customers.address) AS address'),
         'customers.phone',
-        'customers.miles',
+        this.db.raw('COALESCE(sites.miles, customers.miles) AS miles'),
         'spec_revisions.summary',
       )) as (Omit<Delivery, 'summary'> & { summary: unknown })[];
-    return rows.map((r) => ({ ...r, summary: r.summary ? readJson<OrderSummary>(r.summary) : null }));
+    return rows.map((r) => ({ ...r, summary: r.summary ? readJson<Delivery['summary']>(r.summary) : null }));
   }
 
   async show(): Promise<RoadAnswer> {
-    const [deliveries, trailers] = await Promise.all([this.upcoming(), this.trailers()]);
+    const [deliveries, trailers] = await Promise.all([this.upcoming(), readTrailers(this.db)]);
     return { deliveries, trailers };
   }
 }

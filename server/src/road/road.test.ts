@@ -1,5 +1,5 @@
 import { addDays } from '@rubbet/core/schedule';
-import { shopToday } from '../common/shopToday.ts';
+import { dayIn } from '@rubbet/core/order';
 import { openTestApp } from '../testing/testApp.ts';
 import type { Agent, TestApp } from '../testing/testApp.ts';
 
@@ -32,7 +32,7 @@ describe('a delivery day', () => {
     [{ arrives: 'noon' }, 400, /like 09:30/],
     [{ trailerId: 'cart' }, 400, /no such trailer/],
     [{ version: 9 }, 409, /Somebody changed this/],
-    [{ day: shopToday() }, 400, /on the bench until/],
+    [{ day: dayIn('UTC', new Date()) }, 400, /on the bench until/],
   ])('%j is refused in words', async (change, status, words) => {
     const answer = await set(await app.byTitle('Ten Vetch pens'), change);
     expect(answer.status).toBe(status);
@@ -63,7 +63,7 @@ describe('a delivery day', () => {
   });
   it('keeps its place in time when only the notes change after it is over', async () => {
     const id = await app.byTitle('Teasel');
-    const past = addDays(shopToday(), -5);
+    const past = addDays(dayIn('UTC', new Date()), -5);
     await app.db('deliveries').where({ order_id: id }).update({ day: past });
     expect((await set(id, { day: past, notes: 'dog is friendly' })).body.delivery).toMatchObject({
       day: past,

@@ -1,6 +1,7 @@
 import { Body, Controller, Get, Inject, Patch } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { Answers } from '../common/answer.ts';
+import { AsItIs, seesAll } from '../common/hidden.ts';
 import { EVERYONE, Me, Roles } from '../common/roles.ts';
 import type { User } from '../auth/auth.answers.ts';
 import { SettingsDto } from './settings.dto.ts';
@@ -13,9 +14,10 @@ export class SettingsController {
 
   @Get()
   @Roles(...EVERYONE)
+  @AsItIs()
   @Answers('SettingsAnswer')
-  show() {
-    return this.settings.show();
+  show(@Me() me: User) {
+    return this.settings.show(undefined, seesAll(me));
   }
 
   @Patch()

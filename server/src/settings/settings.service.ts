@@ -23,9 +23,11 @@ export class Settings {
     return readKeptRules(row ? readJson(row.value) : {});
   }
 
-  async show(db: Db = this.db): Promise<SettingsAnswer> {
+  /** The settings as somebody sees them: what is charged is the office's to see, others have the trade's usual values there. */
+  async show(db: Db = this.db, all = true): Promise<SettingsAnswer> {
     const row = await db('settings').where(RULES).first();
-    const value = row ? readJson<Record<string, unknown>>(row.value) : {};
+    const { price, ...others } = row ? readJson<Record<string, unknown>>(row.value) : {};
+    const value = all && price !== undefined ? { ...others, price } : others;
     return {
       version: (row?.version as number | undefined) ?? 0,
       value,
@@ -51,11 +53,5 @@ export class Settings {
       });
       return this.show(trx);
     });
-  }
-
-  /** Whether this is the demo business, which may be put back to its start. */
-  async isDemo(db: Db = this.db): Promise<boolean> {
-    const row = await db('settings').where({ id: 'business' }).first();
-    return row !== undefined && readJson<{ demo?: boolean }>(row.value).demo === true;
   }
 }

@@ -157,7 +157,7 @@ it(`answers ${REQUESTS} bad requests with a sentence each and none with a fault 
     let k = 0;
     const path = route.path.replace(/\{(\w+)\}/g, (_, name: string) => {
       const chosen = ids[k++ % 3] as string;
-      if (name === 'token') return honest > 1 ? token : chosen;
+      if (name === 'token') return honest > 1 && token !== null ? token : chosen;
       return name === 'id' || name === 'order' ? String(orders[Number(chosen)] ?? chosen) : chosen;
     });
     const fields = fieldsOf(route);

@@ -1,4 +1,4 @@
-import { ConflictException, Inject, Injectable, NotFoundException } from '@nestjs/common';
+import { ConflictException, GoneException, Inject, Injectable, NotFoundException } from '@nestjs/common';
 import { printLength } from '@rubbet/core/measure';
 import { noteDeed } from '../database/audit.ts';
 import { DB } from '../database/connect.ts';
@@ -11,6 +11,9 @@ import type { VisitAnswer } from './visit.answers.ts';
 import type { ConfirmDto } from './visit.dto.ts';
 import { visitItems } from './visitItems.ts';
 
+/** Days after the hand-over for which a customer's link still opens. */
+const DAYS_AFTER_HAND_OVER = 30;
+
 /** The customer's own page behind their link. */
 @Injectable()
 export class Visits {
@@ -20,10 +23,24 @@ export class Visits {
   ) {}
 
   private async idOf(token: string, db: Db = this.db): Promise<number> {
-    const row = /^[\w-]{20,60}$/.test(token) ? await db('orders').where({ token }).first('id') : undefined;
+    const row = (
+      /^[\w-]{20,60}$/.test(token)
+        ? await db('orders')
+            .where({ token })
+            .first(
+              'id',
+              db.raw('handed_over_at < DATE_SUB(UTC_TIMESTAMP(), INTERVAL ? DAY) AS ended', [DAYS_AFTER_HAND_OVER]),
+            )
+        : undefined
+    ) as { id: number; ended: number | null } | undefined;
     if (!row)
       throw new NotFoundException({ code: 'no-visit', message: 'This link leads nowhere. Ask us for a new one.' });
-    return row.id as number;
+    if (row.ended)
+      throw new GoneException({
+        code: 'visit-over',
+        message: 'This page is closed: your coop has stood for a month. Call us if anything is amiss.',
+      });
+    return row.id;
   }
 
   async find(token: string): Promise<Order> {

@@ -5,6 +5,47 @@ export interface components {
       readonly login: string;
       readonly password: string;
     };
+    readonly UnitsDto: {
+      /** @enum {string} */
+      readonly style: 'inches' | 'feet-inches' | 'mm';
+      /** @enum {number} */
+      readonly denominator: 16 | 32;
+    };
+    readonly MyChoicesDto: {
+      /** @description Null: as the business has them. */
+      readonly units?: components['schemas']['UnitsDto'] | null;
+    };
+    readonly PasswordDto: {
+      readonly current: string;
+      readonly next: string;
+    };
+    readonly AcceptInviteDto: {
+      readonly login: string;
+      readonly password: string;
+    };
+    readonly BusinessFields: {
+      readonly name?: string;
+      readonly address?: string;
+      readonly phone?: string;
+      readonly email?: string;
+      readonly timeZone?: string;
+      readonly currency?: string;
+      /** @enum {string} */
+      readonly paper?: 'letter' | 'a4';
+      readonly opens?: string;
+      /** @description Working minutes of a day. */
+      readonly dayMinutes?: number;
+      readonly workdays?: readonly number[];
+    };
+    readonly SetupDto: {
+      /** @description The code that the terminal printed. */
+      readonly code: string;
+      readonly name: string;
+      readonly login: string;
+      readonly password: string;
+      readonly business: components['schemas']['BusinessFields'];
+      readonly units?: components['schemas']['UnitsDto'];
+    };
     readonly SettingsDto: {
       /** @description The version that the change was made on, 0 where there was none. */
       readonly version: number;
@@ -13,12 +54,153 @@ export interface components {
         readonly [key: string]: unknown;
       };
     };
+    readonly BusinessDto: {
+      readonly name?: string;
+      readonly address?: string;
+      readonly phone?: string;
+      readonly email?: string;
+      readonly timeZone?: string;
+      readonly currency?: string;
+      /** @enum {string} */
+      readonly paper?: 'letter' | 'a4';
+      readonly opens?: string;
+      /** @description Working minutes of a day. */
+      readonly dayMinutes?: number;
+      readonly workdays?: readonly number[];
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+    };
+    readonly PersonDto: {
+      readonly name: string;
+      readonly phone?: string;
+      readonly roles: readonly ('office' | 'shop' | 'driver')[];
+      readonly skills?: readonly ('saw' | 'bay' | 'paint' | 'yard' | 'road' | 'site')[];
+      /** @description Minutes a day, Sunday first. */
+      readonly hours?: readonly number[] | null;
+    };
+    readonly PersonChangeDto: {
+      readonly name?: string;
+      readonly phone?: string;
+      readonly roles?: readonly ('office' | 'shop' | 'driver')[];
+      readonly skills?: readonly ('saw' | 'bay' | 'paint' | 'yard' | 'road' | 'site')[];
+      /** @description Minutes a day, Sunday first. */
+      readonly hours?: readonly number[] | null;
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+      /** @description False: may not sign in any more; what they did stays. */
+      readonly active?: boolean;
+    };
+    readonly MemberDto: {
+      readonly userId: number;
+      readonly leads?: boolean;
+    };
+    readonly CrewDto: {
+      /** @enum {string} */
+      readonly kind: 'crew' | 'bay';
+      readonly name: string;
+      readonly stations: readonly ('saw' | 'bay' | 'paint' | 'yard' | 'road' | 'site')[];
+      readonly people: number;
+      /** @description inches */
+      readonly length?: number | null;
+      /** @description inches */
+      readonly width?: number | null;
+      /** @description inches */
+      readonly height?: number | null;
+      readonly members?: readonly components['schemas']['MemberDto'][];
+    };
+    readonly CrewChangeDto: {
+      /** @enum {string} */
+      readonly kind?: 'crew' | 'bay';
+      readonly name?: string;
+      readonly stations?: readonly ('saw' | 'bay' | 'paint' | 'yard' | 'road' | 'site')[];
+      readonly people?: number;
+      /** @description inches */
+      readonly length?: number | null;
+      /** @description inches */
+      readonly width?: number | null;
+      /** @description inches */
+      readonly height?: number | null;
+      readonly members?: readonly components['schemas']['MemberDto'][];
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+      readonly active?: boolean;
+    };
+    readonly TrailerDto: {
+      readonly name: string;
+      /** @description inches */
+      readonly bedLength: number;
+      /** @description inches */
+      readonly bedWidth: number;
+      /** @description inches */
+      readonly bedHeight: number;
+      /** @description pounds */
+      readonly carries: number;
+      /** @description pounds */
+      readonly weight: number;
+      readonly tilt: boolean;
+    };
+    readonly TrailerChangeDto: {
+      readonly name?: string;
+      /** @description inches */
+      readonly bedLength?: number;
+      /** @description inches */
+      readonly bedWidth?: number;
+      /** @description inches */
+      readonly bedHeight?: number;
+      /** @description pounds */
+      readonly carries?: number;
+      /** @description pounds */
+      readonly weight?: number;
+      readonly tilt?: boolean;
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+      readonly active?: boolean;
+    };
+    readonly VehicleDto: {
+      readonly name: string;
+      /** @description pounds */
+      readonly tows: number;
+      /** @description pounds */
+      readonly tongue: number;
+    };
+    readonly VehicleChangeDto: {
+      readonly name?: string;
+      /** @description pounds */
+      readonly tows?: number;
+      /** @description pounds */
+      readonly tongue?: number;
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+      readonly active?: boolean;
+    };
+    readonly CalendarDayDto: {
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+      /** @description Nobody works that day. */
+      readonly closed: boolean;
+      readonly note?: string;
+    };
+    readonly SiteDto: {
+      readonly name: string;
+      readonly address?: string;
+      readonly miles?: number;
+      readonly notes?: string;
+    };
+    readonly SiteChangeDto: {
+      readonly name?: string;
+      readonly address?: string;
+      readonly miles?: number;
+      readonly notes?: string;
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+    };
     readonly CustomerDto: {
       readonly name: string;
       readonly phone?: string;
       readonly email?: string;
       readonly address?: string;
       readonly miles?: number;
+      readonly notes?: string;
     };
     readonly CustomerChangeDto: {
       readonly name?: string;
@@ -26,11 +208,13 @@ export interface components {
       readonly email?: string;
       readonly address?: string;
       readonly miles?: number;
+      readonly notes?: string;
       /** @description The version that the change was made on, 0 where there was none. */
       readonly version: number;
     };
     readonly NewOrderDto: {
       readonly customerId: number;
+      readonly siteId?: number;
       readonly modelId?: number;
       readonly title: string;
       /** @example 2026-05-04 */
@@ -46,6 +230,8 @@ export interface components {
       readonly wantedBy?: string;
       readonly quantity?: number;
       readonly customerId?: number;
+      /** @description A site of the customer; null: their own address. */
+      readonly siteId?: number | null;
       readonly notes?: string;
       readonly flock?: components['schemas']['FlockDto'];
       readonly undo?: readonly ('acceptance' | 'days' | 'work order' | 'delivery day')[];
@@ -205,14 +391,60 @@ export interface components {
       readonly version: number;
       readonly due: string;
     };
+    /** @description A page of the book, newest first; `before` is where the next one begins. */
+    readonly BookAnswer: {
+      readonly deeds: readonly components['schemas']['DeedLine'][];
+      readonly before: number | null;
+    };
     /** @description Everything about one unit, computed from its spec: the single source for every later module. */
     readonly Build: import('@rubbet/core/unit').Build;
     /** @description What the judgement rules need to know of a build, whichever family made it. Inches, square feet, degrees. */
     readonly BuildFacts: import('@rubbet/core/unit').BuildFacts;
+    /** @description The business with what is true of it just now. */
+    readonly BusinessAnswer: {
+      readonly name: string;
+      readonly address: string;
+      readonly phone: string;
+      readonly email: string;
+      /** @description A zone of the IANA list, such as `America/Chicago`. */
+      readonly timeZone: string;
+      /** @description Three letters of ISO 4217. */
+      readonly currency: string;
+      /** @enum {string} */
+      readonly paper: 'letter' | 'a4';
+      /** @description When the working day begins, `07:30`. */
+      readonly opens: string;
+      /** @description Working minutes of a day. */
+      readonly dayMinutes: number;
+      /** @description Days that are worked, 0 (Sunday) to 6. */
+      readonly workdays: readonly number[];
+      readonly version: number;
+      readonly demo: boolean;
+      /** @description Whether passwords that anybody can read about still open a sign-in. */
+      readonly demoPasswords: boolean;
+      readonly today: string;
+    };
     /** @description Everything a business sets for itself; each value has a default of the trade. */
     readonly BusinessRules: import('@rubbet/core/order').BusinessRules;
     /** @description Working days in order, with minutes each; a closed day has none and is not listed. */
     readonly Calendar: import('@rubbet/core/schedule').Calendar;
+    /** @description The week as it is worked, and the days that differ from it. */
+    readonly CalendarAnswer: {
+      readonly today: string;
+      readonly opens: string;
+      readonly dayMinutes: number;
+      readonly workdays: readonly number[];
+      readonly days: readonly components['schemas']['CalendarDay'][];
+    };
+    /** @description A day of the calendar that differs from the others. */
+    readonly CalendarDay: {
+      readonly day: string;
+      readonly closed: boolean;
+      readonly note: string;
+      readonly version: number;
+      /** @description Blocks of open work that stand on it. */
+      readonly blocks: number;
+    };
     /** @description What the unit must carry and what it offers; areas in square feet, lengths in inches. */
     readonly Capacity: import('@rubbet/core/flock').Capacity;
     /** @description Values that the judgement goes by; every one may be set by the business. Common practice, no source. */
@@ -220,7 +452,7 @@ export interface components {
     /** @description Something wrong with a plan, in words. */
     readonly Clash: {
       /** @enum {string} */
-      readonly kind: 'order' | 'overlap' | 'late' | 'station' | 'early' | 'beyond';
+      readonly kind: 'order' | 'overlap' | 'late' | 'station' | 'room' | 'early' | 'beyond';
       readonly task: string;
       readonly other?: string;
       /** @description Working days late, where it is that. */
@@ -229,6 +461,25 @@ export interface components {
     };
     /** @description A side of the enclosure that must be closed: region in the plane of `place`, whose u × v points outward. */
     readonly ClosedFace: import('@rubbet/core/unit').ClosedFace;
+    /** @description A crew or a bay: a row of the board. Sizes in inches, for bays. */
+    readonly Crew: {
+      readonly id: string;
+      /** @enum {string} */
+      readonly kind: 'crew' | 'bay';
+      readonly name: string;
+      readonly stations: readonly components['schemas']['Station'][];
+      readonly people: number;
+      readonly length: number | null;
+      readonly width: number | null;
+      readonly height: number | null;
+      readonly active: boolean;
+      readonly members: readonly {
+        readonly userId: number;
+        readonly name: string;
+        readonly leads: boolean;
+      }[];
+      readonly version: number;
+    };
     /** @description A customer as the book has them. */
     readonly Customer: {
       readonly id: number;
@@ -239,8 +490,40 @@ export interface components {
       readonly miles: number;
       readonly version: number;
     };
+    /** @description A customer with all that belongs to them; the newest orders first. */
+    readonly CustomerDetail: {
+      readonly id: number;
+      readonly name: string;
+      readonly phone: string;
+      readonly email: string;
+      readonly address: string;
+      readonly miles: number;
+      readonly version: number;
+      readonly notes: string;
+      readonly sites: readonly components['schemas']['Site'][];
+      readonly orders: readonly {
+        readonly id: number;
+        readonly title: string;
+        readonly station: components['schemas']['OrderPlace'];
+        readonly quantity: number;
+        readonly wantedBy: string;
+        readonly site: string | null;
+      }[];
+    };
     /** @description A day as `YYYY-MM-DD`. */
     readonly Day: import('@rubbet/core/schedule').Day;
+    /** @description One deed of the book. `detail`: each field that changed with `from` and `to`, or what the deed says of itself. */
+    readonly DeedLine: {
+      readonly id: number;
+      readonly at: string;
+      readonly actor: string;
+      readonly action: string;
+      readonly entity: string;
+      readonly entityId: string;
+      readonly detail: {
+        readonly [key: string]: unknown;
+      };
+    };
     /** @description A delivery that is set and not handed over yet. */
     readonly Delivery: {
       readonly id: number;
@@ -254,7 +537,7 @@ export interface components {
       readonly address: string;
       readonly phone: string;
       readonly miles: number;
-      readonly summary: components['schemas']['OrderSummary'] | null;
+      readonly summary: components['schemas']['SeenSummary'] | null;
     };
     /** @description One end of a stick: `angle` in degrees away from square, across the wide face (mitre) or the narrow one (bevel). */
     readonly EndCut: import('@rubbet/core/unit').EndCut;
@@ -272,6 +555,11 @@ export interface components {
      * @enum {string}
      */
     readonly FittingStyle: import('@rubbet/core/unit').FittingStyle;
+    /** @description What the business delivers with. */
+    readonly FleetAnswer: {
+      readonly trailers: readonly components['schemas']['TrailerRecord'][];
+      readonly vehicles: readonly components['schemas']['VehicleRecord'][];
+    };
     /** @description Which birds, how many now and in two years, how they live, and who moves the unit. */
     readonly Flock: import('@rubbet/core/flock').Flock;
     /** @description Space rules a business may change. All defaults common practice, no source. */
@@ -286,6 +574,17 @@ export interface components {
     readonly Health: {
       readonly ok: boolean;
     };
+    /** @description What a one-time link is for. */
+    readonly InviteAnswer: {
+      readonly name: string;
+      /** @description The login that is kept; null where the person chooses one. */
+      readonly login: string | null;
+    };
+    /** @description A one-time link, shown once. */
+    readonly InviteMade: {
+      readonly token: string;
+      readonly expiresAt: string;
+    };
     /** @description Minutes of labour by kind of work. Defaults common practice, no source; rates learn from logged times later. */
     readonly LabourRates: import('@rubbet/core/steps').LabourRates;
     /**
@@ -299,6 +598,12 @@ export interface components {
     readonly LoadOn: {
       readonly trailer: components['schemas']['Trailer'];
       readonly load: components['schemas']['Load'];
+      /** @description What could pull it, and what keeps each from it. */
+      readonly vehicles: readonly {
+        readonly id: string;
+        readonly name: string;
+        readonly problems: readonly string[];
+      }[];
     };
     /** @description A standard model with its newest revision; `ranges` is the least and most of what a seller may change. */
     readonly Model: {
@@ -311,7 +616,7 @@ export interface components {
       readonly note: string;
       readonly ranges: components['schemas']['SellerRanges'];
       readonly spec: components['schemas']['Spec'];
-      readonly summary: components['schemas']['OrderSummary'];
+      readonly summary: components['schemas']['SeenSummary'];
     };
     /** @description A model with all its revisions. */
     readonly ModelDetail: {
@@ -324,7 +629,7 @@ export interface components {
       readonly note: string;
       readonly ranges: components['schemas']['SellerRanges'];
       readonly spec: components['schemas']['Spec'];
-      readonly summary: components['schemas']['OrderSummary'];
+      readonly summary: components['schemas']['SeenSummary'];
       readonly revisions: readonly components['schemas']['ModelRevision'][];
     };
     /** @description A standard model as a file: its name, what it is for, its newest spec and the notes of its revisions. */
@@ -345,7 +650,7 @@ export interface components {
       readonly madeBy: string;
       readonly madeAt: string;
       readonly spec: components['schemas']['Spec'];
-      readonly summary: components['schemas']['OrderSummary'];
+      readonly summary: components['schemas']['SeenSummary'];
     };
     /** @description The board after a move: what moved, and where all of it stood before. */
     readonly MoveAnswer: {
@@ -381,8 +686,17 @@ export interface components {
       readonly wantedBy: string;
       readonly station: components['schemas']['OrderPlace'];
       readonly notes: string;
-      readonly token: string;
+      /** @description The customer's link; null where it was withdrawn, or where it is not the reader's to see. */
+      readonly token: string | null;
+      /** @description Address and way are the site's where there is one. */
       readonly customer: components['schemas']['Customer'];
+      readonly site: {
+        readonly id: number;
+        readonly name: string;
+        readonly address: string;
+        readonly miles: number;
+        readonly notes: string;
+      } | null;
       readonly flock: components['schemas']['Flock'] | null;
       readonly model: {
         readonly id: number;
@@ -395,12 +709,13 @@ export interface components {
         readonly spec: components['schemas']['Spec'];
         readonly note: string;
         readonly madeBy: string;
-        readonly summary: components['schemas']['OrderSummary'];
+        readonly summary: components['schemas']['SeenSummary'];
       } | null;
       readonly revisions: readonly components['schemas']['RevisionLine'][];
       readonly accepted: {
         readonly revisionId: number;
-        readonly price: components['schemas']['Price'];
+        /** @description Null where prices are not the reader's to see. */
+        readonly price: components['schemas']['Price'] | null;
         readonly at: string;
       } | null;
       readonly survey: {
@@ -451,7 +766,7 @@ export interface components {
       readonly quantity: number;
       readonly wantedBy: string;
       readonly family: string | null;
-      readonly summary: components['schemas']['OrderSummary'] | null;
+      readonly summary: components['schemas']['SeenSummary'] | null;
       readonly version: number;
     };
     /** @description Figures of an order that lists and strips show. */
@@ -468,6 +783,22 @@ export interface components {
     readonly Params: import('@rubbet/core/model').Params;
     /** @description A placed part. Lengths in inches, angles in degrees. Parts that are equal share a mark. */
     readonly Part: import('@rubbet/core/unit').Part;
+    /** @description Somebody of the business; without a login they work and do not sign in. */
+    readonly Person: {
+      readonly id: number;
+      readonly name: string;
+      readonly login: string | null;
+      readonly phone: string;
+      readonly roles: readonly components['schemas']['StaffRole'][];
+      readonly skills: readonly components['schemas']['Station'][];
+      /** @description Working minutes of each day of the week, Sunday first; null: as the business works. */
+      readonly hours: readonly number[] | null;
+      readonly active: boolean;
+      /** @description Whether a one-time link waits to be used. */
+      readonly invited: boolean;
+      readonly crews: readonly string[];
+      readonly version: number;
+    };
     /** @description Where a block stood before a move, and the version that it has after it: enough to put it back if nobody touched it since. */
     readonly Placed: {
       readonly task: string;
@@ -526,8 +857,40 @@ export interface components {
     readonly Role: import('@rubbet/core/unit').Role;
     /** @description A crew or a bay that blocks are planned on: a row of the board. */
     readonly Row: import('@rubbet/core/schedule').Row;
+    /** @description A summary as somebody sees it: without money where that is not theirs to see. */
+    readonly SeenSummary: {
+      readonly price?: number;
+      readonly marginShare?: number;
+      readonly material?: number;
+      readonly birds: number;
+      readonly firstLimit?: string;
+      readonly firstAt?: number;
+      readonly weight: number;
+      readonly tipSpeed: number;
+      readonly moving?: components['schemas']['MovingForce'];
+      readonly sticks: number;
+      readonly sheets: number;
+      readonly waste: number;
+      readonly benchMinutes: number;
+      /** @description Labour on site for one unit; summaries kept from before have none. */
+      readonly siteMinutes?: number;
+      readonly coats: number;
+      readonly size: readonly number[];
+      readonly stops: number;
+      readonly warnings: number;
+    };
     /** @description Ranges of length and count parameters that a seller may choose from without asking. */
     readonly SellerRanges: import('@rubbet/core/formats').SellerRanges;
+    /** @description A place where a person is signed in. */
+    readonly SessionLine: {
+      readonly id: string;
+      readonly agent: string;
+      readonly address: string;
+      readonly since: string;
+      readonly seen: string;
+      /** @description Whether it is the one that asks. */
+      readonly mine: boolean;
+    };
     /** @description Settings: what the business changed, what follows from it, and the usual values. */
     readonly SettingsAnswer: {
       readonly version: number;
@@ -536,6 +899,10 @@ export interface components {
       };
       readonly rules: components['schemas']['BusinessRules'];
       readonly defaults: components['schemas']['BusinessRules'];
+    };
+    /** @description Whether a first page waits for the code of the terminal. */
+    readonly SetupAnswer: {
+      readonly open: boolean;
     };
     /** @enum {string} */
     readonly Severity: import('@rubbet/core/check').Severity;
@@ -552,6 +919,15 @@ export interface components {
      * @enum {string}
      */
     readonly Side: import('@rubbet/core/unit').Side;
+    /** @description A place of a customer's that is not where they live: its own address, its own way there. */
+    readonly Site: {
+      readonly id: number;
+      readonly name: string;
+      readonly address: string;
+      readonly miles: number;
+      readonly notes: string;
+      readonly version: number;
+    };
     /** @description A row of equal bending members, for span checks. */
     readonly SpanFact: import('@rubbet/core/unit').SpanFact;
     /** @description A complete description of one unit. */
@@ -626,15 +1002,42 @@ export interface components {
     };
     /** @description A trailer: bed in inches, what it may carry in pounds. */
     readonly Trailer: import('@rubbet/core/haul').Trailer;
-    /** @description The signed-in person. */
+    readonly TrailerRecord: {
+      readonly id: string;
+      readonly name: string;
+      readonly bedLength: number;
+      readonly bedWidth: number;
+      readonly bedHeight: number;
+      readonly carries: number;
+      readonly weight: number;
+      readonly tilt: boolean;
+      readonly active: boolean;
+      readonly version: number;
+    };
+    /** @description How a person reads lengths. */
+    readonly UnitChoice: {
+      readonly style: components['schemas']['LengthStyle'];
+      /** @enum {number} */
+      readonly denominator: 16 | 32;
+    };
+    /** @description The signed-in person. `units` null: as the business has them. */
     readonly User: {
       readonly id: number;
       readonly name: string;
       readonly login: string;
-      readonly role: components['schemas']['StaffRole'];
+      readonly roles: readonly components['schemas']['StaffRole'][];
+      readonly units: components['schemas']['UnitChoice'] | null;
     };
     /** @description A point or direction in space, inches: x to the right along the front, y from front to back, z up. */
     readonly Vec3: import('@rubbet/core/geometry').Vec3;
+    readonly VehicleRecord: {
+      readonly id: string;
+      readonly name: string;
+      readonly tows: number;
+      readonly tongue: number;
+      readonly active: boolean;
+      readonly version: number;
+    };
     /**
      * @description What a step does.
      * @enum {string}

@@ -2,12 +2,14 @@ import type { Knex } from 'knex';
 import * as foundation from './001-foundation.ts';
 import * as modelRanges from './002-model-ranges.ts';
 import * as orderLife from './003-order-life.ts';
+import * as ownBusiness from './004-own-business.ts';
 
 /** Every migration by name, oldest first. */
 export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '001-foundation': foundation,
   '002-model-ranges': modelRanges,
   '003-order-life': orderLife,
+  '004-own-business': ownBusiness,
 };
 
 /** Name of the newest migration that this version knows. */

@@ -1,0 +1,68 @@
+import type { WorkPlan } from '@rubbet/core/order';
+import { findDoneOperations, isBenchDone } from '@rubbet/core/steps';
+import type { StepLine, StepStates } from '@rubbet/core/steps';
+import { readJson } from '../database/connect.ts';
+import type { Db } from '../database/connect.ts';
+
+/** What a step's row says besides how far it has come. */
+export interface StepColumns {
+  readonly step_id: string;
+  readonly seq: number;
+  readonly title: string;
+  readonly needs: string;
+  readonly op: string;
+  readonly station: string;
+}
+
+/** Longest title that a row takes. */
+const TITLE = 160;
+
+/** The rows of a plan's steps: what each needs, where it is done and which block of the board it is part of. */
+export const workRowsOf = (plan: Pick<WorkPlan, 'steps' | 'operations'>): StepColumns[] =>
+  plan.steps.map((s, seq) => ({
+    step_id: s.id,
+    seq,
+    title: s.title.slice(0, TITLE),
+    needs: JSON.stringify(s.needs),
+    op: plan.operations.find((o) => o.steps.includes(s.id))?.key ?? '',
+    station: s.station,
+  }));
+
+/** The steps of a work order as its rows have them. */
+export interface StepRows {
+  readonly lines: readonly StepLine[];
+  readonly states: StepStates;
+  readonly operations: readonly { readonly key: string; readonly steps: readonly string[] }[];
+}
+
+export const readStepRows = async (db: Db, workId: number): Promise<StepRows> => {
+  const rows = (await db('work_steps')
+    .where({ work_order_id: workId })
+    .orderBy('seq')
+    .select('step_id', 'title', 'needs', 'op', 'station', 'state')) as (Omit<StepColumns, 'needs' | 'station'> & {
+    needs: unknown;
+    station: StepLine['station'];
+    state: 'open' | 'done';
+  })[];
+  const keys = [...new Set(rows.map((r) => r.op).filter((op) => op !== ''))];
+  return {
+    lines: rows.map((r) => ({
+      id: r.step_id,
+      title: r.title,
+      needs: readJson<string[]>(r.needs) ?? [],
+      station: r.station,
+    })),
+    states: new Map(rows.map((r) => [r.step_id, r.state])),
+    operations: keys.map((key) => ({ key, steps: rows.filter((r) => r.op === key).map((r) => r.step_id) })),
+  };
+};
+
+/** What follows from the steps that are done: whether all of the bench is, and which blocks of the board are. */
+export const judgeSteps = ({ lines, states, operations }: StepRows) => {
+  const ended = findDoneOperations(operations, states);
+  return {
+    done: isBenchDone(lines, states),
+    ended,
+    open: operations.map((o) => o.key).filter((k) => !ended.includes(k)),
+  };
+};
