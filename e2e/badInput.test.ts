@@ -34,7 +34,7 @@ describe('bad input at each station says what is wrong and changes nothing', () 
     const before = (await world.api(page, '/orders')).total;
     await page.goto(`${world.base}/orders`, { waitUntil: 'networkidle0' });
     await press(page, 'Take an enquiry');
-    await fill(page, 'Miles from the shop', '7.5');
+    await fill(page, 'Way from the shop, miles', '7.5');
     await fill(page, 'What for', 'A pen');
     await press(page, 'Write it down');
     await sees(page, 'Write the name of the customer.');

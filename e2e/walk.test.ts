@@ -24,7 +24,7 @@ describe('one order through every station', () => {
     await press(page, 'Take an enquiry');
     await fill(page, 'Name', 'Wren Tallow');
     await fill(page, 'Address', '3 Ford Row, Ansel');
-    await fill(page, 'Miles from the shop', '8');
+    await fill(page, 'Way from the shop, miles', '8');
     await fill(page, 'What for', 'House for six hens');
     await press(page, 'Write it down');
     await page.waitForFunction(() => /\/orders\/\d+\/flock/.test(location.pathname));

@@ -17,6 +17,7 @@ import { DatabaseModule } from './database/database.module.ts';
 import { DocumentsModule } from './documents/documents.module.ts';
 import { FleetModule } from './fleet/fleet.module.ts';
 import { HealthModule } from './health/health.module.ts';
+import { JobsModule } from './jobs/jobs.module.ts';
 import { ModelsModule } from './models/models.module.ts';
 import { OrdersModule } from './orders/orders.module.ts';
 import { PeopleModule } from './people/people.module.ts';
@@ -24,11 +25,13 @@ import { RackModule } from './rack/rack.module.ts';
 import { RoadModule } from './road/road.module.ts';
 import { SettingsModule } from './settings/settings.module.ts';
 import { TodayModule } from './today/today.module.ts';
+import { WorkModule } from './work/work.module.ts';
 import { VisitModule } from './visit/visit.module.ts';
 
 @Module({
   imports: [
     DatabaseModule,
+    WorkModule,
     AuthModule,
     SettingsModule,
     BusinessModule,
@@ -47,6 +50,7 @@ import { VisitModule } from './visit/visit.module.ts';
     TodayModule,
     DocumentsModule,
     VisitModule,
+    JobsModule,
     HealthModule,
   ],
   providers: [

@@ -12,6 +12,7 @@ export const dimension = (
   tone: Tone = 'chalk',
   text = printLength(Math.hypot(to[0] - from[0], to[1] - from[1])),
 ): DrawItem[] => {
+  const length = Math.hypot(to[0] - from[0], to[1] - from[1]);
   const level = Math.abs(to[1] - from[1]) < Math.abs(to[0] - from[0]);
   const shift = (p: Pt, by: number): Pt => (level ? [p[0], p[1] + by] : [p[0] + by, p[1]]);
   const flat: readonly [Pt, Pt] = level ? [from, [to[0], from[1]]] : [from, [from[0], to[1]]];
@@ -47,6 +48,7 @@ export const dimension = (
       kind: 'text',
       at,
       text,
+      ...(text === printLength(length) ? { length } : {}),
       size,
       anchor: !outside ? 'middle' : level || away > 0 ? 'start' : 'end',
       tone,

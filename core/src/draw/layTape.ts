@@ -32,13 +32,14 @@ export interface LaidTape {
 /**
  * Lays one pull of the tape on a sheet, hook at the left. Every cross stands on the side of its mark where the piece lies;
  * figures go in as many rows as keep them apart.
+ * @param print how a figure is written
  */
-export const layTape = (tape: Tape, sheet: TapeSheet): LaidTape => {
+export const layTape = (tape: Tape, sheet: TapeSheet, print: (inches: number) => string = printLength): LaidTape => {
   const scale = (sheet.width - 2 * sheet.pad) / Math.max(tape.length, sheet.least ?? 0);
   const ends: number[] = [];
   const marks = tape.marks.map((m): LaidMark => {
     const x = sheet.pad + m.at * scale;
-    const text = printLength(m.at);
+    const text = print(m.at);
     const half = text.length * sheet.text * 0.27 + 3;
     const free = ends.findIndex((e) => e <= x - half);
     const row = free < 0 ? ends.length : free;

@@ -48,6 +48,8 @@ export interface TextItem {
   readonly kind: 'text';
   readonly at: Pt;
   readonly text: string;
+  /** What it measures, inches, where it is a length and nothing else: readers of other units have it printed in theirs. */
+  readonly length?: number;
   /** Height in inches of the drawing. */
   readonly size: number;
   readonly anchor: 'start' | 'middle' | 'end';

@@ -5,3 +5,4 @@ export * from './specSchema.ts';
 export * from './writeDxf.ts';
 export * from './writeGltf.ts';
 export * from './modelFile.ts';
+export * from './writeCsv.ts';

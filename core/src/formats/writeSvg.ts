@@ -1,4 +1,4 @@
-import type { Drawing, DrawItem, Tone } from '../draw/index.ts';
+import type { Drawing, DrawItem, TextItem, Tone } from '../draw/index.ts';
 
 /** Colours of each tone on paper. */
 export const PAPER_TONES: Readonly<Record<Tone, string>> = {
@@ -40,7 +40,9 @@ export const shadeColour = (hex: string, shade: number): string => {
     .join('')}`;
 };
 
-const itemSvg = (i: DrawItem, flip: (y: number) => number, unit: number): string => {
+type Print = (item: TextItem) => string;
+
+const itemSvg = (i: DrawItem, flip: (y: number) => number, unit: number, print: Print): string => {
   if (i.kind === 'area') {
     const d = i.rings.map((r) => `M${r.map(([x, y]) => `${n(x)} ${n(flip(y))}`).join('L')}Z`).join('');
     const mesh = i.fill === 'mesh';
@@ -55,16 +57,16 @@ const itemSvg = (i: DrawItem, flip: (y: number) => number, unit: number): string
     ? `<rect x="${n(x - wide / 2)}" y="${n(y - i.size * 0.75)}" width="${n(wide)}" height="${n(i.size * 1.5)}" fill="${PAPER_TONES[i.tag]}"/>`
     : '';
   const turn = i.turn ? ` transform="rotate(${-i.turn} ${n(x)} ${n(y)})"` : '';
-  return `${tag}<text x="${n(x)}" y="${n(i.tag ? y + i.size * 0.34 : y)}" font-family="Archivo, sans-serif" font-weight="600" font-size="${n(i.size)}" text-anchor="${i.anchor}" fill="${PAPER_TONES[i.tone]}"${turn}>${esc(i.text)}</text>`;
+  return `${tag}<text x="${n(x)}" y="${n(i.tag ? y + i.size * 0.34 : y)}" font-family="Archivo, sans-serif" font-weight="600" font-size="${n(i.size)}" text-anchor="${i.anchor}" fill="${PAPER_TONES[i.tone]}"${turn}>${esc(print(i))}</text>`;
 };
 
-/** Writes a drawing as a stand-alone SVG, one user unit an inch, y down. `pixels` is the width it is meant for. */
-export const writeSvg = (drawing: Drawing, pixels = 800): string => {
+/** Writes a drawing as a stand-alone SVG, one user unit an inch, y down. `pixels` is the width it is meant for, `print` writes its texts in a reader's units. */
+export const writeSvg = (drawing: Drawing, pixels = 800, print: Print = (item) => item.text): string => {
   const [x0, y0, x1, y1] = drawing.bounds;
   const wide = x1 - x0;
   const high = y1 - y0;
   const flip = (y: number): number => y1 + y0 - y;
   const unit = wide / pixels;
-  const body = drawing.items.map((i) => itemSvg(i, flip, unit)).join('\n');
+  const body = drawing.items.map((i) => itemSvg(i, flip, unit, print)).join('\n');
   return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="${n(x0)} ${n(y0)} ${n(wide)} ${n(high)}" width="${pixels}" height="${Math.round((pixels * high) / wide)}" role="img"><title>${esc(drawing.title)}</title>\n${body}\n</svg>\n`;
 };

@@ -108,7 +108,7 @@ export const planLoad = (
           : 'Two on each side, roll it up the ramps on planks.'
         : 'Flat panels first, posts and roof set on top, fittings boxed.',
       `Centre of the load ${round(ahead)}″ ahead of the axle: ${tongue[0]} to ${tongue[1]} lb on the tongue.`,
-      'Four straps over solid framing; check them after the first ten miles.',
+      'Four straps over solid framing; check them after the first 10 miles.',
     ],
   };
 };

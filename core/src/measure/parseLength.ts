@@ -47,10 +47,10 @@ const parseInches = (text: string): number | undefined => {
 /**
  * Reads a length as people in the trade write it and gives inches.
  * Accepts `5' 4 1/2"`, `5-4-1/2` (feet-inches-fraction), `64.5`, `64 1/2`, `1638 mm`, `163.8 cm`, `1.638 m`,
- * fraction glyphs, and a leading minus. A bare number is inches.
+ * fraction glyphs, and a leading minus. A bare number is of the unit `bare`, inches where nothing is said.
  * @throws LengthError when the text is none of these
  */
-export const parseLength = (text: string): number => {
+export const parseLength = (text: string, bare: 'in' | 'mm' = 'in'): number => {
   let rest = tidy(text);
   let sign = 1;
   if (/^[-−]/.test(rest)) {
@@ -63,6 +63,7 @@ export const parseLength = (text: string): number => {
     const scale = { mm: 1, cm: 10, m: 1000 }[(metric[2] ?? '').toLowerCase() as 'mm' | 'cm' | 'm'];
     return (sign * Number(metric[1]) * scale) / MM_PER_INCH;
   }
+  if (bare === 'mm' && new RegExp(`^${NUMBER}$`).test(rest)) return (sign * Number(rest)) / MM_PER_INCH;
   const dash = FEET_DASH.exec(rest);
   if (dash) {
     if (dash[4] !== undefined && Number(dash[4]) === 0) throw new LengthError(text);

@@ -5,3 +5,4 @@ export * from './computeOrder.ts';
 export * from './rankModels.ts';
 export * from './workPlan.ts';
 export * from './business.ts';
+export * from './show.ts';

@@ -127,7 +127,7 @@ export const rankModels = <M extends ModelChoice>(
         const { lift } = measureMoving(build, rules.check.moving, (slope ?? 0) / 120);
         const can = rules.check.moving.lift[flock.mover];
         if (lift <= can) say(true, 2, `One end lifts at ${Math.round(lift)} lb.`);
-        else say(false, 3, `One end weighs ${Math.round(lift)} lb; ${can} is what they lift.`);
+        else say(false, 3, `One end weighs ${Math.round(lift)} lb; ${can} lb is what they lift.`);
       }
       if (slope !== undefined && slope > 12) {
         if (facts.bays) say(true, 1, 'Its run steps down with the ground.');

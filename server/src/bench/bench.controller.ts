@@ -1,4 +1,4 @@
-import { Body, Controller, Get, HttpCode, Inject, Param, Patch, Post } from '@nestjs/common';
+import { Body, Controller, Get, Header, HttpCode, Inject, Param, Patch, Post } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import type { User } from '../auth/auth.answers.ts';
 import { Answers } from '../common/answer.ts';
@@ -31,6 +31,7 @@ export class BenchController {
   }
 
   @Get('plan')
+  @Header('Content-Type', 'application/json; charset=utf-8')
   @Roles(...EVERYONE)
   @AsItIs()
   @Answers('WorkPlanAnswer')

@@ -1,10 +1,7 @@
 import { BadRequestException, ConflictException, Inject, Injectable, NotFoundException } from '@nestjs/common';
 import { printLength } from '@rubbet/core/measure';
-import { makeWorkPlan } from '@rubbet/core/order';
-import type { WorkPlan } from '@rubbet/core/order';
 import type { StickPlan } from '@rubbet/core/cut';
 import { findDoneFollower, findOpenNeed } from '@rubbet/core/steps';
-import { replanSticks } from '@rubbet/core/takeoff';
 import type { User } from '../auth/auth.answers.ts';
 import { noteDeed } from '../database/audit.ts';
 import { DB, readJson } from '../database/connect.ts';
@@ -13,10 +10,12 @@ import { transact } from '../database/transact.ts';
 import { updateVersioned } from '../database/updateVersioned.ts';
 import { freePlaces, settleStation, takeForAct } from '../orders/life.ts';
 import { Orders } from '../orders/orders.service.ts';
-import type { WorkOrder, WorkPart, WorkPlanAnswer, WorkStep } from './bench.answers.ts';
+import type { WorkOrder, WorkPart, WorkStep } from './bench.answers.ts';
 import type { PartChangeDto, StepChangeDto } from './bench.dto.ts';
-import { findPlan, readWork } from './workPlans.ts';
-import { judgeSteps, readStepRows, workRowsOf } from './workRows.ts';
+import { Pool } from '../work/pool.ts';
+import type { TaskResult } from '../work/tasks.ts';
+import { readPlanText, readWork } from './workPlans.ts';
+import { judgeSteps, readStepRows } from './workRows.ts';
 
 const readParts = async (db: Db, workId: number): Promise<WorkPart[]> =>
   (await db('work_parts')
@@ -30,6 +29,7 @@ export class Bench {
   constructor(
     @Inject(DB) private readonly db: Db,
     @Inject(Orders) private readonly orders: Orders,
+    @Inject(Pool) private readonly pool: Pool,
   ) {}
 
   /** Makes the work order of an accepted order from its frozen revision, and keeps what it was made from. Making it again changes nothing. */
@@ -37,59 +37,49 @@ export class Bench {
     const order = await this.orders.find(orderId);
     const revision = order.accepted && order.revision;
     // Computed before the order is taken, so that nobody waits for it; which revision it was is looked at again then.
-    const computed = revision ? await this.orders.compute(order, revision.id) : undefined;
+    const made = revision
+      ? await this.pool.run('plan', {
+          of: await this.orders.toCompute(order, revision.id),
+          revision: revision.number,
+          quantity: order.quantity,
+        })
+      : undefined;
     return transact(this.db, async (trx) => {
       const { row } = await takeForAct(trx, orderId, 'make work order');
       if (!(await trx('work_orders').where({ order_id: orderId }).first('id'))) {
-        if (!computed || !revision || row.accepted_revision_id !== revision.id || row.quantity !== order.quantity)
+        if (!made || !revision || row.accepted_revision_id !== revision.id || row.quantity !== order.quantity)
           throw new ConflictException({
             code: 'stale',
             message: 'The order changed at this moment. Look at it again, then make its work order.',
             yours: order.version,
             theirs: row.version,
           });
-        const plan = makeWorkPlan(computed, {
-          spec: revision.spec,
-          revision: revision.number,
-          quantity: order.quantity,
-        });
-        await this.insert(trx, orderId, revision.id, plan);
+        await this.insert(trx, orderId, revision.id, made);
         await settleStation(trx, orderId);
         await noteDeed(trx, me, {
           action: 'make work order',
           entity: 'order',
           id: orderId,
-          detail: { revision: revision.number, parts: plan.build.parts.length, steps: plan.steps.length },
+          detail: { revision: revision.number, parts: made.parts.length, steps: made.steps.length },
         });
       }
       return this.show(orderId, trx);
     });
   }
 
-  private async insert(trx: Db, orderId: number, revisionId: number, plan: WorkPlan): Promise<void> {
+  private async insert(trx: Db, orderId: number, revisionId: number, made: TaskResult<'plan'>): Promise<void> {
     const [id] = (await trx('work_orders').insert({
       order_id: orderId,
       revision_id: revisionId,
-      sticks: JSON.stringify(plan.takeoff.sticks),
-      plan: JSON.stringify(plan),
+      sticks: made.sticks,
+      plan: made.plan,
     })) as [number];
-    const inserts = async (table: string, rows: readonly Record<string, unknown>[]): Promise<void> => {
-      for (let i = 0; i < rows.length; i += 100) await trx(table).insert(rows.slice(i, i + 100));
+    const inserts = async (table: string, rows: readonly object[]): Promise<void> => {
+      for (let i = 0; i < rows.length; i += 200)
+        await trx(table).insert(rows.slice(i, i + 200).map((row) => ({ work_order_id: id, ...row })));
     };
-    await inserts(
-      'work_parts',
-      plan.build.parts.map((p) => ({
-        work_order_id: id,
-        part_id: p.id,
-        mark: p.mark,
-        item: p.item,
-        length: p.length,
-      })),
-    );
-    await inserts(
-      'work_steps',
-      workRowsOf(plan).map((row) => ({ work_order_id: id, ...row })),
-    );
+    await inserts('work_parts', made.parts);
+    await inserts('work_steps', made.steps);
   }
 
   async show(orderId: number, db: Db = this.db): Promise<WorkOrder> {
@@ -125,10 +115,10 @@ export class Bench {
     };
   }
 
-  async plan(orderId: number): Promise<WorkPlanAnswer> {
+  /** The plan as the bench shows it, as JSON. It never changes. */
+  async plan(orderId: number): Promise<string> {
     await readWork(this.db, orderId);
-    const { revision, build, steps, takeoff } = (await findPlan(this.db, orderId)) as WorkPlan;
-    return { revision, build, steps, sheets: takeoff.sheets };
+    return this.pool.run('benchPlan', { plan: (await readPlanText(this.db, orderId)) as string });
   }
 
   /** Ticks a cut, or takes a measured length; what is not cut yet is planned again around it. */
@@ -150,7 +140,10 @@ export class Bench {
       const fields = Object.fromEntries(Object.entries(change).filter(([, v]) => v !== undefined));
       await updateVersioned(trx, 'work_parts', partId, version, fields);
       if (change.measured !== undefined || change.state === 'spoiled') {
-        const sticks = replanSticks(readJson<StickPlan>(work.sticks), await readParts(trx, work.id));
+        const sticks = await this.pool.run('replanSticks', [
+          readJson<StickPlan>(work.sticks),
+          await readParts(trx, work.id),
+        ]);
         await trx('work_orders')
           .where({ id: work.id })
           .update({ sticks: JSON.stringify(sticks) });

@@ -1,7 +1,6 @@
 import { NotFoundException } from '@nestjs/common';
 import { readWorkPlan } from '@rubbet/core/order';
 import type { WorkPlan } from '@rubbet/core/order';
-import { readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 
 /** A work order's row, its plan left aside. */
@@ -28,22 +27,14 @@ export const readWork = async (db: Db, orderId: number): Promise<WorkRecord> => 
   return work;
 };
 
-/** Plans never change, so what was read once is kept. */
-const MOST = 40;
-const kept = new Map<string, WorkPlan>();
+/** The plan that a work order was made from, as it is kept; undefined where there is no work order. */
+export const readPlanText = async (db: Db, orderId: number): Promise<string | undefined> => {
+  const row = (await db('work_orders').where({ order_id: orderId }).first('plan')) as { plan: unknown } | undefined;
+  return row === undefined ? undefined : typeof row.plan === 'string' ? row.plan : JSON.stringify(row.plan);
+};
 
-/** The plan that a work order was made from; undefined where there is no work order. */
+/** The same, read. It takes a while for a large unit: answers have it read in another thread. */
 export const findPlan = async (db: Db, orderId: number): Promise<WorkPlan | undefined> => {
-  const row = (await db('work_orders').where({ order_id: orderId }).first('id', 'created_at')) as
-    { id: number; created_at: string } | undefined;
-  if (!row) return undefined;
-  // Databases of one process are told apart by their client.
-  const key = `${String((db.client as { config?: { connection?: { uri?: string } } }).config?.connection?.uri)} ${row.id} ${row.created_at}`;
-  const known = kept.get(key);
-  if (known) return known;
-  const { plan } = (await db('work_orders').where({ id: row.id }).first('plan')) as { plan: unknown };
-  const read = readWorkPlan(readJson(plan));
-  kept.set(key, read);
-  if (kept.size > MOST) kept.delete(kept.keys().next().value as string);
-  return read;
+  const text = await readPlanText(db, orderId);
+  return text === undefined ? undefined : readWorkPlan(JSON.parse(text));
 };

@@ -1,16 +1,18 @@
 import { BadRequestException, ConflictException, Inject, Injectable } from '@nestjs/common';
-import { addDays, moveBlock, planSchedule, startOf } from '@rubbet/core/schedule';
+import { addDays, startOf } from '@rubbet/core/schedule';
 import type { Block } from '@rubbet/core/schedule';
 import type { Operation } from '@rubbet/core/steps';
 import type { User } from '../auth/auth.answers.ts';
-import { findPlan } from '../bench/workPlans.ts';
+import { readPlanText } from '../bench/workPlans.ts';
 import { noteDeed } from '../database/audit.ts';
 import { DB } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import { lockShared } from '../database/locks.ts';
 import { transact } from '../database/transact.ts';
 import { settleStation, takeForAct } from '../orders/life.ts';
+import type { Order } from '../orders/orders.answers.ts';
 import { Orders } from '../orders/orders.service.ts';
+import { Pool } from '../work/pool.ts';
 import type { BoardAnswer, MoveAnswer, Placed } from './board.answers.ts';
 import type { MoveDto, PutBackDto } from './board.dto.ts';
 import { readBoard, showBoard } from './readBoard.ts';
@@ -28,6 +30,7 @@ export class Board {
   constructor(
     @Inject(DB) private readonly db: Db,
     @Inject(Orders) private readonly orders: Orders,
+    @Inject(Pool) private readonly pool: Pool,
   ) {}
 
   async show(db: Db = this.db): Promise<BoardAnswer> {
@@ -97,6 +100,13 @@ export class Board {
         });
   }
 
+  private async operationsOf(order: Order): Promise<readonly Operation[]> {
+    const plan = await readPlanText(this.db, order.id);
+    return plan === undefined
+      ? (await this.orders.figures(order, order.accepted?.revisionId)).operations
+      : this.pool.run('operations', { plan });
+  }
+
   /**
    * Puts an order's operations on the board, after everything that stands there already.
    * @param from day before which nothing of it starts; tomorrow where left out
@@ -104,9 +114,7 @@ export class Board {
   async plan(orderId: number, me: User, from?: string): Promise<BoardAnswer> {
     const order = await this.orders.find(orderId);
     // What is on the bench is planned as it was made; the rest as it was accepted.
-    const operations = order.accepted
-      ? ((await findPlan(this.db, orderId)) ?? (await this.orders.compute(order, order.accepted.revisionId))).operations
-      : [];
+    const operations = order.accepted ? await this.operationsOf(order) : [];
     return transact(this.db, async (trx) => {
       const { row } = await takeForAct(trx, orderId, 'plan days');
       if (row.version !== order.version)
@@ -124,7 +132,7 @@ export class Board {
       const placed = new Set(b.blocks.map((x) => x.task));
       // What was done and has no place any more needs none.
       const tasks = b.tasks.filter((t) => !t.done || placed.has(t.id));
-      await this.save(b, planSchedule(tasks, b.rows, b.calendar, b.blocks, now), trx);
+      await this.save(b, await this.pool.run('schedule', [tasks, b.rows, b.calendar, b.blocks, now]), trx);
       await trx('orders')
         .where({ id: orderId })
         .update({ scheduled_at: trx.raw('UTC_TIMESTAMP()') });
@@ -166,10 +174,14 @@ export class Board {
               ? 'That is further ahead than the board is planned: choose an earlier day.'
               : 'Nobody works that day: choose another.',
         });
-      const result = moveBlock(b.tasks, b.rows, b.calendar, b.blocks, body.task, {
-        row: body.row,
-        start: start + body.minute,
-      });
+      const result = await this.pool.run('moveBlock', [
+        b.tasks,
+        b.rows,
+        b.calendar,
+        b.blocks,
+        body.task,
+        { row: body.row, start: start + body.minute },
+      ]);
       if (result.moved.length === 0) {
         const clash = result.clashes[0];
         throw new BadRequestException({

@@ -3,6 +3,7 @@ import type { Knex } from 'knex';
 /** Every table with records, those that others refer to last: the order in which they can be emptied. */
 export const TABLES = [
   'audit',
+  'job_chunks',
   'jobs',
   'computations',
   'settings',

@@ -29,7 +29,8 @@ import { readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import { TABLES } from '../database/tables.ts';
 import { transact } from '../database/transact.ts';
-import { Computations } from '../orders/computations.ts';
+import { Figures } from '../work/figures.ts';
+import { Pool } from '../work/pool.ts';
 import { OrderActs } from '../orders/orderActs.service.ts';
 import { Orders } from '../orders/orders.service.ts';
 import { Road } from '../road/road.service.ts';
@@ -60,15 +61,17 @@ const STEPS_DONE = 3;
 /** The services that a business works with, on a database: the demo is made by using them as people do. */
 const openServices = (db: Db) => {
   const settings = new Settings(db);
-  const orders = new Orders(db, settings, new Computations());
+  // In this thread: nobody waits for an answer while the demo is loaded.
+  const pool = new Pool(true);
+  const orders = new Orders(db, settings, new Figures(db, pool));
   return {
     settings,
     orders,
     customers: new Customers(db),
     acts: new OrderActs(db, orders),
-    bench: new Bench(db, orders),
-    board: new Board(db, orders),
-    road: new Road(db, orders, settings),
+    bench: new Bench(db, orders, pool),
+    board: new Board(db, orders, pool),
+    road: new Road(db, orders, settings, pool),
   };
 };
 type Services = ReturnType<typeof openServices>;

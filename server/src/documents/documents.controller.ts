@@ -1,9 +1,9 @@
 import { Controller, Get, Inject, NotFoundException, Param, StreamableFile } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
-import { drawBuild, ViewError } from '@rubbet/core/draw';
-import { writeCutList, writeSvg } from '@rubbet/core/formats';
+import { ViewError } from '@rubbet/core/draw';
 import { IdPipe } from '../common/inputs.ts';
-import { EVERYONE, Roles } from '../common/roles.ts';
+import type { User } from '../auth/auth.answers.ts';
+import { EVERYONE, Me, Roles } from '../common/roles.ts';
 import { Heavy } from '../common/turns.ts';
 import { Documents } from './documents.service.ts';
 
@@ -15,8 +15,8 @@ export class DocumentsController {
   @Get('work-order.pdf')
   @Roles(...EVERYONE)
   @Heavy()
-  async workOrder(@Param('id', IdPipe) id: number): Promise<StreamableFile> {
-    return new StreamableFile(await this.documents.workOrder(id), {
+  async workOrder(@Param('id', IdPipe) id: number, @Me() me: User): Promise<StreamableFile> {
+    return new StreamableFile(await this.documents.workOrder(id, me.units), {
       type: 'application/pdf',
       disposition: `inline; filename="work-order-${id}.pdf"`,
     });
@@ -36,8 +36,7 @@ export class DocumentsController {
   @Roles(...EVERYONE)
   @Heavy()
   async cutList(@Param('id', IdPipe) id: number): Promise<StreamableFile> {
-    const { build } = await this.documents.madeFrom(id);
-    return new StreamableFile(Buffer.from(writeCutList(build)), {
+    return new StreamableFile(Buffer.from(await this.documents.cutList(id)), {
       type: 'text/csv; charset=utf-8',
       disposition: `attachment; filename="cut-list-${id}.csv"`,
     });
@@ -47,9 +46,8 @@ export class DocumentsController {
   @Roles(...EVERYONE)
   @Heavy()
   async drawing(@Param('id', IdPipe) id: number, @Param('view') view: string): Promise<StreamableFile> {
-    const { build } = await this.documents.madeFrom(id);
     try {
-      return new StreamableFile(Buffer.from(writeSvg(drawBuild(build, view))), { type: 'image/svg+xml' });
+      return new StreamableFile(Buffer.from(await this.documents.drawing(id, view)), { type: 'image/svg+xml' });
     } catch (error) {
       if (error instanceof ViewError) throw new NotFoundException({ code: 'no-view', message: error.message });
       throw error;

@@ -1,39 +1,59 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { WorkPlan } from '@rubbet/core/order';
-import { findPlan } from '../bench/workPlans.ts';
+import type { UnitChoice } from '../auth/auth.answers.ts';
+import { readBusiness } from '../business/readBusiness.ts';
 import { DB } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import { Orders } from '../orders/orders.service.ts';
-import type { Order } from '../orders/orders.answers.ts';
-import { siteSheetPdf } from './siteSheetPdf.ts';
-import { workOrderPdf } from './workOrderPdf.ts';
+import { Settings } from '../settings/settings.service.ts';
+import { Pool } from '../work/pool.ts';
+import type { Caller } from '../work/pool.ts';
+import type { PaperFor } from '../work/tasks.ts';
 
 /** What papers are drawn from: a kept plan, or a computation of now. */
 export type MadeFrom = Pick<WorkPlan, 'build' | 'steps' | 'takeoff' | 'summary'>;
 
-/** Papers of an order, drawn from the same build as its screens. */
+/** Papers of an order, drawn from the same build as its screens, in a thread beside the one that answers. */
 @Injectable()
 export class Documents {
   constructor(
     @Inject(DB) private readonly db: Db,
     @Inject(Orders) private readonly orders: Orders,
+    @Inject(Settings) private readonly settings: Settings,
+    @Inject(Pool) private readonly pool: Pool,
   ) {}
 
-  /** The plan of its work order where there is one, so that paper and bench say the same; else what it computes to. */
-  async madeFrom(id: number, order?: Order): Promise<MadeFrom> {
-    const plan = await findPlan(this.db, id);
-    if (plan) return plan;
-    const of = order ?? (await this.orders.find(id));
-    return this.orders.compute(of, of.accepted?.revisionId);
+  /** Whose paper it is, and in whose units: the reader's where they have chosen, else the business's. */
+  private async paper(units?: UnitChoice | null): Promise<PaperFor> {
+    const [rules, { business }] = await Promise.all([this.settings.rules(), readBusiness(this.db)]);
+    return { units: units ?? rules.units, business };
   }
 
-  async workOrder(id: number): Promise<Buffer> {
+  async workOrder(
+    id: number,
+    units: UnitChoice | null,
+    caller: Caller = 'person',
+    signal?: AbortSignal,
+  ): Promise<Buffer> {
     const order = await this.orders.find(id);
-    return workOrderPdf(order, await this.madeFrom(id, order));
+    const [source, paper] = await Promise.all([this.orders.sourceOf(order), this.paper(units)]);
+    return Buffer.from(
+      await this.pool.run('workOrderPdf', { order, source, paper }, { for: caller, ...(signal ? { signal } : {}) }),
+    );
   }
 
-  async siteSheet(id: number): Promise<Buffer> {
+  /** The customer's sheet is in the business's units, whoever prints it. */
+  async siteSheet(id: number, caller: Caller = 'person'): Promise<Buffer> {
     const order = await this.orders.find(id);
-    return siteSheetPdf(order, await this.madeFrom(id, order));
+    const [source, paper] = await Promise.all([this.orders.sourceOf(order), this.paper()]);
+    return Buffer.from(await this.pool.run('siteSheetPdf', { order, source, paper }, { for: caller }));
+  }
+
+  async cutList(id: number): Promise<string> {
+    return this.pool.run('cutList', { source: await this.orders.sourceOf(await this.orders.find(id)) });
+  }
+
+  async drawing(id: number, view: string): Promise<string> {
+    return this.pool.run('drawing', { source: await this.orders.sourceOf(await this.orders.find(id)), view });
   }
 }

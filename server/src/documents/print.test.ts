@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import { create } from 'fontkit';
 import type { Font } from 'fontkit';
 import { FAMILIES, parseSpec } from '@rubbet/core/model';
-import { computeOrder } from '@rubbet/core/order';
+import { BUSINESS, BUSINESS_RULES, computeOrder, makeShow } from '@rubbet/core/order';
+import { STOCK } from '@rubbet/core/stock';
 import { plainMarks, PRINT_FONTS, printable } from './print.ts';
 import { siteSheetContent } from './siteSheetPdf.ts';
 import { workOrderContent } from './workOrderPdf.ts';
@@ -40,9 +41,22 @@ describe('the print fonts', () => {
       delivery: null,
       visited: [],
     } as unknown as Order;
-    const words = [...workOrderContent(order, computed), ...siteSheetContent(order, computed)];
+    const paper = { show: makeShow(BUSINESS_RULES.units), business: { ...BUSINESS, name: 'Withy Bend Coops' } };
+    const words = [...workOrderContent(order, computed, paper), ...siteSheetContent(order, computed, paper)];
     const signs = new Set(texts(plainMarks(words)).join(''));
     for (const font of fonts)
       expect([...signs].filter((c) => c >= ' ' && !font.hasGlyphForCodePoint(c.codePointAt(0) ?? 0))).toEqual([]);
+    // In millimetres no inch is left, but in names of stock and in slopes.
+    const metric = { ...paper, show: makeShow({ style: 'mm', denominator: 16 }) };
+    const names = STOCK.map((i) => i.name).sort((a, b) => b.length - a.length);
+    const drawn = (t: string): string[] =>
+      t.startsWith('<svg')
+        ? [...t.matchAll(/<text[^>]*>([^<]*)</g)].map((m) => (m[1] ?? '').replaceAll('&quot;', '"'))
+        : [t];
+    const left = texts([...workOrderContent(order, computed, metric), ...siteSheetContent(order, computed, metric)])
+      .flatMap(drawn)
+      .map((t) => names.reduce((rest, n) => rest.replaceAll(n, ''), t).replace(/[\d.½¼¾]+ in 12\b/g, ''))
+      .filter((t) => /[″′]|\d ?["']|[\d½¼¾⅛⅜⅝⅞] (?:in|ft|sq ft|lb|mph|psf|miles?)\b/.test(t));
+    expect(left).toEqual([]);
   });
 });

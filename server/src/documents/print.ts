@@ -108,12 +108,18 @@ export const plainMarks = (node: unknown): unknown => {
 /** The font files that paper is set in. */
 export const PRINT_FONTS: readonly string[] = [...known];
 
-/** Typesets a document on letter paper with a foot line. */
-export const printPdf = (title: string, foot: string, content: Content[]): Promise<Buffer> =>
+/** Typesets a document on letter paper or A4 with a foot line. */
+export const printPdf = (
+  title: string,
+  foot: string,
+  content: Content[],
+  paper: 'letter' | 'a4' = 'letter',
+): Promise<Buffer> =>
   pdfmake
     .createPdf({
-      pageSize: 'LETTER',
-      pageMargins: [44, 44, 44, 48],
+      pageSize: paper === 'a4' ? 'A4' : 'LETTER',
+      // Everything is laid out 523 points wide, which both papers hold.
+      pageMargins: paper === 'a4' ? [36, 44, 36, 48] : [44, 44, 44, 48],
       info: { title, author: 'Rubbet', creator: 'Rubbet' },
       defaultStyle: { font: 'Atkinson', fontSize: 10, color: INK, lineHeight: 1.2 },
       content: plainMarks(content) as Content[],

@@ -1,14 +1,15 @@
 import type { Content } from 'pdfmake/interfaces.js';
 import { drawBuild, drawPads } from '@rubbet/core/draw';
 import { writeSvg } from '@rubbet/core/formats';
-import { printLength, printWeight } from '@rubbet/core/measure';
 import type { Order } from '../orders/orders.answers.ts';
 import type { MadeFrom } from './documents.service.ts';
 import { visitItems } from '../visit/visitItems.ts';
+import { textIn } from './paper.ts';
+import type { Paper } from './paper.ts';
 import { heading, KEEL, printPdf, SOFT, table, TAPE } from './print.ts';
 
 /** What the customer's site and delivery sheet says: what to prepare, pad heights, what happens that day, how to start. */
-export const siteSheetContent = (order: Order, c: MadeFrom): Content[] => {
+export const siteSheetContent = (order: Order, c: MadeFrom, { show, business }: Paper): Content[] => {
   const { size, weight } = c.summary;
   const pads = order.survey?.pads;
   const content: Content[] = [
@@ -17,7 +18,7 @@ export const siteSheetContent = (order: Order, c: MadeFrom): Content[] => {
     { text: `${order.customer.name} · order ${order.id} · ${order.title}`, color: SOFT, fontSize: 11 },
     {
       columns: [
-        { width: 250, svg: writeSvg(drawBuild(c.build, 'front'), 400) },
+        { width: 250, svg: writeSvg(drawBuild(c.build, 'front'), 400, textIn(show)) },
         {
           stack: [
             {
@@ -29,13 +30,19 @@ export const siteSheetContent = (order: Order, c: MadeFrom): Content[] => {
               fontSize: 13,
             },
             {
-              text: `It is ${printLength(size[0], 'feet-inches')} long, ${printLength(size[1], 'feet-inches')} wide and ${printLength(size[2], 'feet-inches')} high, and weighs ${printWeight(weight)}.`,
+              text: `It is ${show.size(size[0])} long, ${show.size(size[1])} wide and ${show.size(size[2])} high, and weighs ${show.weight(weight)}.`,
               margin: [0, 4, 0, 4],
             },
             { text: order.customer.address, color: SOFT },
-            ...(order.delivery?.notes
-              ? [{ text: order.delivery.notes, margin: [0, 4, 0, 0] as [number, number, number, number] }]
-              : []),
+            // Who it is from and how to reach them; notes for the driver are not the customer's.
+            ...(business.name === ''
+              ? []
+              : [
+                  {
+                    text: [{ text: business.name, bold: true }, business.phone === '' ? '' : ` · ${business.phone}`],
+                    margin: [0, 6, 0, 0] as [number, number, number, number],
+                  },
+                ]),
           ],
         },
       ],
@@ -45,32 +52,32 @@ export const siteSheetContent = (order: Order, c: MadeFrom): Content[] => {
     heading('Before we come'),
     table(
       ['', 'What', 'Why and how'],
-      visitItems(order).map((i) => [i.done ? 'done' : '[   ]', { text: i.title, bold: true }, i.text]),
+      visitItems(order).map((i) => [i.done ? 'done' : '[   ]', { text: i.title, bold: true }, show.text(i.text)]),
       [34, 120, '*'],
     ),
   ];
   if (pads)
     content.push(
       heading('Your ground', 15, true),
-      { svg: writeSvg(drawPads(pads), 420), width: 330, alignment: 'center' },
+      { svg: writeSvg(drawPads(pads), 420, textIn(show)), width: 330, alignment: 'center' },
       table(
         ['Pad', 'Lower by', 'Height', 'Made of'],
         pads.pads.map((p) => [
           p.name,
-          printLength(p.drop),
-          { text: printLength(p.height), bold: true },
+          show.length(p.drop),
+          { text: show.length(p.height), bold: true },
           [
             p.blocks ? `${p.blocks} block courses` : '',
             p.pavers ? `${p.pavers} pavers` : '',
-            p.shims ? `${printLength(p.shims)} of shims` : '',
-            p.dig ? `let in ${printLength(p.dig)}` : '',
+            p.shims ? `${show.length(p.shims)} of shims` : '',
+            p.dig ? `let in ${show.length(p.dig)}` : '',
           ]
             .filter(Boolean)
             .join(', ') || 'stands on the ground',
         ]),
         [90, 70, 70, '*'],
       ),
-      ...(pads.warnings.length > 0 ? [{ text: pads.warnings.join(' '), color: KEEL }] : []),
+      ...(pads.warnings.length > 0 ? [{ text: show.text(pads.warnings.join(' ')), color: KEEL }] : []),
     );
   content.push(
     heading('That day'),
@@ -103,5 +110,10 @@ export const siteSheetContent = (order: Order, c: MadeFrom): Content[] => {
 };
 
 /** The site and delivery sheet as a PDF. */
-export const siteSheetPdf = (order: Order, c: MadeFrom): Promise<Buffer> =>
-  printPdf(`Site sheet ${order.id}`, `Order ${order.id} · ${order.title}`, siteSheetContent(order, c));
+export const siteSheetPdf = (order: Order, c: MadeFrom, paper: Paper): Promise<Buffer> =>
+  printPdf(
+    `Site sheet ${order.id}`,
+    [`Order ${order.id} · ${order.title}`, paper.business.name, paper.business.phone].filter(Boolean).join(' · '),
+    siteSheetContent(order, c, paper),
+    paper.business.paper,
+  );

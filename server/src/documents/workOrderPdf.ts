@@ -1,30 +1,35 @@
 import type { Content } from 'pdfmake/interfaces.js';
 import { groupParts, partsOf } from '@rubbet/core/unit';
 import { drawBuild } from '@rubbet/core/draw';
+import type { Drawing } from '@rubbet/core/draw';
 import { describeCuts, writeSvg } from '@rubbet/core/formats';
-import { printLength, printMinutes, printWeight } from '@rubbet/core/measure';
+import { printMinutes } from '@rubbet/core/measure';
 import { findItem } from '@rubbet/core/stock';
 import type { Order } from '../orders/orders.answers.ts';
 import type { MadeFrom } from './documents.service.ts';
 import { CHALK, heading, KEEL, printPdf, SOFT, table, TAPE } from './print.ts';
+import { textIn } from './paper.ts';
+import type { Paper } from './paper.ts';
 import { stickBar, tapeSvg } from './pictures.ts';
 
 const big = (text: string, size = 12): Content => ({ text, font: 'Archivo', bold: true, fontSize: size });
 
 /** What the work order on paper says: cover, stick bars, panels with tape marks, cut tickets, steps with checks and cautions. */
-export const workOrderContent = (order: Order, c: MadeFrom): Content[] => {
+export const workOrderContent = (order: Order, c: MadeFrom, { show, business }: Paper): Content[] => {
+  const svg = (drawing: Drawing, width: number): string => writeSvg(drawing, width, textIn(show));
   const { build, takeoff, steps } = c;
   const content: Content[] = [
     { canvas: [{ type: 'rect', x: 0, y: 0, w: 523, h: 10, color: TAPE }] },
     { text: `Work order ${order.id}`, font: 'Archivo', bold: true, fontSize: 26, margin: [0, 10, 0, 0] },
+    ...(business.name === '' ? [] : [{ text: business.name, color: SOFT, fontSize: 10 }]),
     { text: `${order.title} · ${order.customer.name} · wanted by ${order.wantedBy}`, color: SOFT, fontSize: 11 },
-    { svg: writeSvg(drawBuild(build, 'three'), 520), width: 420, alignment: 'center', margin: [0, 12, 0, 8] },
+    { svg: svg(drawBuild(build, 'three'), 520), width: 420, alignment: 'center', margin: [0, 12, 0, 8] },
     {
       columns: [
         { stack: [big(String(build.parts.length), 20), { text: 'parts', color: SOFT }] },
         { stack: [big(String(takeoff.sticks.sticks.length), 20), { text: 'sticks', color: SOFT }] },
         { stack: [big(String(takeoff.sheets.sheets.length), 20), { text: 'sheets', color: SOFT }] },
-        { stack: [big(printWeight(c.summary.weight), 20), { text: 'in all', color: SOFT }] },
+        { stack: [big(show.weight(c.summary.weight), 20), { text: 'in all', color: SOFT }] },
         { stack: [big(printMinutes(c.summary.benchMinutes), 20), { text: 'at the bench', color: SOFT }] },
       ],
     },
@@ -37,10 +42,10 @@ export const workOrderContent = (order: Order, c: MadeFrom): Content[] => {
     {
       text: takeoff.sticks.proved
         ? 'No plan costs less.'
-        : `Within $${((takeoff.sticks.cost - takeoff.sticks.bound) / 100).toFixed(2)} of the least any plan can cost.`,
+        : `Within ${show.money(takeoff.sticks.cost - takeoff.sticks.bound)} of the least any plan can cost.`,
       color: SOFT,
     },
-    ...takeoff.sticks.sticks.map((s): Content => ({ svg: stickBar(s), width: 523, margin: [0, 3, 0, 0] })),
+    ...takeoff.sticks.sticks.map((s): Content => ({ svg: stickBar(s, show), width: 523, margin: [0, 3, 0, 0] })),
   ];
   for (const a of build.assemblies) {
     const mine = partsOf(build.parts, a.id);
@@ -48,16 +53,16 @@ export const workOrderContent = (order: Order, c: MadeFrom): Content[] => {
     const drawing = drawBuild(build, `panel:${a.id}`);
     const [x0, y0, x1, y1] = drawing.bounds;
     const wide = Math.min(500, (330 * (x1 - x0)) / (y1 - y0));
-    content.push({ svg: writeSvg(drawing, wide), width: wide, alignment: 'center', margin: [0, 2, 0, 6] });
+    content.push({ svg: svg(drawing, wide), width: wide, alignment: 'center', margin: [0, 2, 0, 6] });
     if (a.square)
       content.push({
-        text: `Diagonals ${printLength(Math.hypot(a.square.width, a.square.height))} both ways.`,
+        text: `Diagonals ${show.length(Math.hypot(a.square.width, a.square.height))} both ways.`,
         color: KEEL,
       });
     for (const tape of a.tapes)
       content.push(
         { text: `One pull of the tape, ${tape.title}`, font: 'Archivo', bold: true, margin: [0, 6, 0, 2] },
-        { svg: tapeSvg(tape), width: 523 },
+        { svg: tapeSvg(tape, show), width: 523 },
       );
     content.push(
       table(
@@ -66,17 +71,17 @@ export const workOrderContent = (order: Order, c: MadeFrom): Content[] => {
           big(g.mark, 11),
           {
             text: [
-              g.part.name,
+              show.text(g.part.name),
               ...(g.part.fit === 'cut to length' ? [] : [{ text: ` · ${g.part.fit}`, color: CHALK, bold: true }]),
               ...(g.part.notches.length > 0
-                ? [{ text: `\n${g.part.notches.join('; ')}`, fontSize: 8, color: SOFT }]
+                ? [{ text: `\n${show.text(g.part.notches.join('; '))}`, fontSize: 8, color: SOFT }]
                 : []),
             ],
           },
           findItem(g.part.item).name,
-          { text: printLength(g.part.length), bold: true },
-          g.part.shortPoint < g.part.length - 1e-6 ? printLength(g.part.shortPoint) : '',
-          { text: describeCuts(g.part), fontSize: 8.5 },
+          { text: show.length(g.part.length), bold: true },
+          g.part.shortPoint < g.part.length - 1e-6 ? show.length(g.part.shortPoint) : '',
+          { text: show.text(describeCuts(g.part)), fontSize: 8.5 },
           { text: `× ${g.quantity}`, bold: true },
         ]),
         [34, '*', 62, 58, 46, 96, 28],
@@ -92,18 +97,18 @@ export const workOrderContent = (order: Order, c: MadeFrom): Content[] => {
         { width: 26, text: String(i + 1), font: 'Archivo', bold: true, fontSize: 13 },
         {
           stack: [
-            { text: s.title, font: 'Archivo', bold: true, fontSize: 11.5 },
-            { text: s.text.join(' ') },
+            { text: show.text(s.title), font: 'Archivo', bold: true, fontSize: 11.5 },
+            { text: show.text(s.text.join(' ')) },
             ...(s.gate
               ? [
                   {
-                    text: `Check: ${s.gate.what}${s.gate.expected === undefined ? '' : ` ${printLength(s.gate.expected)}`}${s.gate.tolerance ? `, ± ${printLength(s.gate.tolerance)}` : ''}`,
+                    text: `Check: ${show.text(s.gate.what)}${s.gate.expected === undefined ? '' : ` ${show.length(s.gate.expected)}`}${s.gate.tolerance ? `, ± ${show.length(s.gate.tolerance)}` : ''}`,
                     bold: true,
                     color: CHALK,
                   },
                 ]
               : []),
-            ...(s.cautions.length > 0 ? [{ text: s.cautions.join(' '), color: KEEL, fontSize: 9 }] : []),
+            ...(s.cautions.length > 0 ? [{ text: show.text(s.cautions.join(' ')), color: KEEL, fontSize: 9 }] : []),
           ],
         },
         { width: 70, text: `${s.minutes} min\n☐`.replace('☐', '[   ]'), alignment: 'right', color: SOFT },
@@ -114,5 +119,10 @@ export const workOrderContent = (order: Order, c: MadeFrom): Content[] => {
 };
 
 /** The work order as a PDF. */
-export const workOrderPdf = (order: Order, c: MadeFrom): Promise<Buffer> =>
-  printPdf(`Work order ${order.id}`, `Work order ${order.id} · ${order.title}`, workOrderContent(order, c));
+export const workOrderPdf = (order: Order, c: MadeFrom, paper: Paper): Promise<Buffer> =>
+  printPdf(
+    `Work order ${order.id}`,
+    `Work order ${order.id} · ${order.title}`,
+    workOrderContent(order, c, paper),
+    paper.business.paper,
+  );

@@ -2,7 +2,6 @@ import { ConflictException, Inject, Injectable, NotFoundException } from '@nestj
 import { parseModelFile, readRanges, writeModelFile } from '@rubbet/core/formats';
 import type { ModelFile, SellerRanges } from '@rubbet/core/formats';
 import { parseSpec } from '@rubbet/core/model';
-import { computeOrder } from '@rubbet/core/order';
 import type { OrderSummary } from '@rubbet/core/order';
 import { noteDeed } from '../database/audit.ts';
 import { DB, readJson } from '../database/connect.ts';
@@ -10,6 +9,7 @@ import type { Db } from '../database/connect.ts';
 import { updateVersioned } from '../database/updateVersioned.ts';
 import { transact } from '../database/transact.ts';
 import type { User } from '../auth/auth.answers.ts';
+import { Figures } from '../work/figures.ts';
 import { Settings } from '../settings/settings.service.ts';
 import type { Model, ModelDetail } from './models.answers.ts';
 import type { ModelChangeDto, ModelDto, ModelRevisionDto } from './models.dto.ts';
@@ -32,6 +32,9 @@ interface RevisionRow {
   readonly summary: unknown;
 }
 
+/** Most models that are listed, and revisions of one. */
+const MOST = 500;
+
 const detail = (m: ModelRow, newest: RevisionRow): Model => ({
   id: m.id,
   name: m.name,
@@ -51,11 +54,14 @@ export class ModelsService {
   constructor(
     @Inject(DB) private readonly db: Db,
     @Inject(Settings) private readonly settings: Settings,
+    @Inject(Figures) private readonly figures: Figures,
   ) {}
 
   async list(): Promise<Model[]> {
-    const models = (await this.db('models').orderBy('name')) as ModelRow[];
-    const revisions = (await this.db('model_revisions').orderBy('number')) as RevisionRow[];
+    const models = (await this.db('models').orderBy('name').limit(MOST)) as ModelRow[];
+    const revisions = (await this.db('model_revisions')
+      .whereIn(['model_id', 'number'], this.db('model_revisions').groupBy('model_id').select('model_id').max('number'))
+      .limit(MOST)) as RevisionRow[];
     const newest = new Map(revisions.map((r) => [r.model_id, r]));
     return models.flatMap((m) => {
       const revision = newest.get(m.id);
@@ -65,7 +71,11 @@ export class ModelsService {
 
   async find(id: number, db: Db = this.db): Promise<ModelDetail> {
     const m = (await db('models').where({ id }).first()) as ModelRow | undefined;
-    const rows = (await db('model_revisions').where({ model_id: id }).orderBy('number')) as RevisionRow[];
+    const rows = (await db('model_revisions')
+      .where({ model_id: id })
+      .orderBy('number', 'desc')
+      .limit(MOST)) as RevisionRow[];
+    rows.reverse();
     const newest = rows.at(-1);
     if (!m || !newest) throw new NotFoundException({ code: 'not-found', message: 'There is no such model.' });
     return {
@@ -84,7 +94,7 @@ export class ModelsService {
   async create(body: ModelDto, me: User, ranges: SellerRanges = {}): Promise<ModelDetail> {
     const spec = parseSpec(body.spec);
     await this.freeName(body.name);
-    const { summary } = computeOrder({ spec }, await this.settings.rules());
+    const { summary } = await this.figures.of({ input: { spec }, rules: await this.settings.rules() });
     return transact(this.db, async (trx) => {
       const [id] = (await trx('models').insert({
         name: body.name,
@@ -130,7 +140,7 @@ export class ModelsService {
         code: 'other-family',
         message: `${model.name} is a ${model.family}, this is a ${spec.family}: save it as a model of its own.`,
       });
-    const { summary } = computeOrder({ spec }, await this.settings.rules());
+    const { summary } = await this.figures.of({ input: { spec }, rules: await this.settings.rules() });
     return transact(this.db, async (trx) => {
       await updateVersioned(trx, 'models', id, body.version, {});
       const last = await trx('model_revisions').where({ model_id: id }).max<{ n: number | null }[]>({ n: 'number' });

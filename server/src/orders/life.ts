@@ -122,5 +122,6 @@ export const freePlaces = async (trx: Db, id: number): Promise<void> => {
 export const settleStation = async (trx: Db, id: number): Promise<void> => {
   const row = (await trx('orders').where({ id }).first()) as OrderRecord;
   const station = placeOf(await readLife(trx, row));
-  if (station !== row.station) await trx('orders').where({ id }).update({ station });
+  const ended = station === 'done' || station === 'cancelled';
+  if (station !== row.station) await trx('orders').where({ id }).update({ station, ended });
 };

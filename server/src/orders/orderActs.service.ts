@@ -57,7 +57,7 @@ export class OrderActs {
     if (order.version !== version) throw staleOf(version, { version: order.version });
     if (!order.revision)
       throw new BadRequestException({ code: 'no-spec', message: 'There is nothing to accept: build it first.' });
-    const { findings, price } = await this.orders.compute(order);
+    const { findings, price } = await this.orders.figures(order);
     const stop = findings.find((f) => f.severity === 'stop');
     if (stop)
       throw new BadRequestException({

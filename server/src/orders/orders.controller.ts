@@ -89,8 +89,8 @@ export class OrdersController {
   @Heavy()
   @Answers('PriceSheet')
   async price(@Param('id', IdPipe) id: number): Promise<PriceSheet> {
-    const { price, takeoff, summary, findings } = await this.orders.compute(await this.orders.find(id));
-    return { price, lines: takeoff.lines, summary, findings };
+    const { price, lines, summary, findings } = await this.orders.figures(await this.orders.find(id));
+    return { price, lines, summary, findings };
   }
 
   @Post(':id/accept')

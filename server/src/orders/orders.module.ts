@@ -1,6 +1,5 @@
 import { Module } from '@nestjs/common';
 import { SettingsModule } from '../settings/settings.module.ts';
-import { Computations } from './computations.ts';
 import { OrderActs } from './orderActs.service.ts';
 import { OrdersController } from './orders.controller.ts';
 import { Orders } from './orders.service.ts';
@@ -8,7 +7,7 @@ import { Orders } from './orders.service.ts';
 @Module({
   imports: [SettingsModule],
   controllers: [OrdersController],
-  providers: [Orders, OrderActs, Computations],
+  providers: [Orders, OrderActs],
   exports: [Orders, OrderActs],
 })
 export class OrdersModule {}

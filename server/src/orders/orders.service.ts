@@ -3,7 +3,7 @@ import { BadRequestException, Inject, Injectable } from '@nestjs/common';
 import { siteOf } from '@rubbet/core/check';
 import { defaultsOf, findFamily, parseSpec } from '@rubbet/core/model';
 import type { Spec } from '@rubbet/core/model';
-import type { OrderAct, OrderComputation, OrderInput, OrderPlace, OrderSummary } from '@rubbet/core/order';
+import type { OrderAct, OrderInput, OrderPlace, OrderSummary } from '@rubbet/core/order';
 import { readSurvey } from '@rubbet/core/site';
 import type { User } from '../auth/auth.answers.ts';
 import { noteDeed } from '../database/audit.ts';
@@ -13,7 +13,10 @@ import { lockOrder } from '../database/locks.ts';
 import { transact } from '../database/transact.ts';
 import { staleOf, updateVersioned } from '../database/updateVersioned.ts';
 import { Settings } from '../settings/settings.service.ts';
-import { Computations } from './computations.ts';
+import { readPlanText } from '../bench/workPlans.ts';
+import { Figures } from '../work/figures.ts';
+import type { FiguresOf } from '../work/figures.ts';
+import type { Source, ToCompute } from '../work/tasks.ts';
 import { settleStation, takeForAct, undo } from './life.ts';
 import { readOrder } from './readOrder.ts';
 import type { Order, OrderList, OrderRow } from './orders.answers.ts';
@@ -41,17 +44,22 @@ export class Orders {
   constructor(
     @Inject(DB) private readonly db: Db,
     @Inject(Settings) private readonly settings: Settings,
-    @Inject(Computations) private readonly computations: Computations,
+    @Inject(Figures) private readonly kept: Figures,
   ) {}
 
   async list(query: OrderQueryDto): Promise<OrderList> {
     const search = (query.search ?? '').trim().replace(/[%_\\]/g, '');
+    const digits = search.replace(/\D/g, '').length >= 3 ? search.replace(/\D/g, '') : '';
     const base = this.db('orders').join('customers', 'customers.id', 'orders.customer_id');
     if (search !== '')
       base.where((q) =>
         q
           .whereILike('orders.title', `%${search}%`)
           .orWhereILike('customers.name', `%${search}%`)
+          .orWhereILike('customers.address', `%${search}%`)
+          .orWhereILike('customers.phone', `%${search}%`)
+          .orWhereRaw("? <> '' AND REGEXP_REPLACE(customers.phone, '[^0-9]', '') LIKE ?", [digits, `%${digits}%`])
+          .orWhereIn('orders.model_id', this.db('models').whereILike('name', `%${search}%`).select('id'))
           .orWhere('orders.id', /^\d{1,9}$/.test(search) ? Number(search) : 0),
       );
     const counts = (await base.clone().groupBy('station').select('station').count({ n: '*' })) as {
@@ -62,7 +70,7 @@ export class Orders {
     const rows = (await base
       .clone()
       .leftJoin('spec_revisions', 'spec_revisions.id', 'orders.revision_id')
-      .orderByRaw("station IN ('done', 'cancelled')")
+      .orderBy('orders.ended')
       .orderBy('wanted_by')
       .orderBy('orders.id')
       .offset(query.offset ?? 0)
@@ -103,8 +111,8 @@ export class Orders {
     };
   }
 
-  /** The whole computation of an order's newest revision, or of one that is named. */
-  async compute(order: Order, revisionId?: number): Promise<OrderComputation> {
+  /** What an order's newest revision, or one that is named, is computed from. */
+  async toCompute(order: Order, revisionId?: number): Promise<ToCompute> {
     let spec = order.revision?.spec;
     if (revisionId !== undefined && revisionId !== order.revision?.id) {
       const row = await this.db('spec_revisions').where({ id: revisionId }).first();
@@ -115,7 +123,18 @@ export class Orders {
         code: 'no-spec',
         message: 'Nothing is built for this order yet: choose a model at its Build station.',
       });
-    return this.computations.of(this.inputOf(order, spec), await this.settings.rules());
+    return { input: this.inputOf(order, spec), rules: await this.settings.rules() };
+  }
+
+  /** Price, findings, what to buy and operations of an order's newest revision, or of one that is named. */
+  async figures(order: Order, revisionId?: number): Promise<FiguresOf> {
+    return this.kept.of(await this.toCompute(order, revisionId));
+  }
+
+  /** What papers and loads are made from: the plan of the work order where there is one, else what is accepted or drawn. */
+  async sourceOf(order: Order): Promise<Source> {
+    const plan = await readPlanText(this.db, order.id);
+    return plan === undefined ? this.toCompute(order, order.accepted?.revisionId) : { plan };
   }
 
   private async checkSite(trx: Db, siteId: number, customerId: number): Promise<void> {
@@ -231,7 +250,7 @@ export class Orders {
     const spec = parseSpec(body.spec);
     const order = await this.find(id);
     if (order.version !== body.version) throw staleOf(body.version, { version: order.version });
-    const { summary } = this.computations.of(this.inputOf(order, spec), await this.settings.rules());
+    const { summary } = await this.kept.of({ input: this.inputOf(order, spec), rules: await this.settings.rules() });
     return transact(this.db, async (trx) => {
       const { undoes } = await takeForAct(trx, id, 'revise', { version: body.version, agreed: body.undo });
       const last = await trx('spec_revisions').where({ order_id: id }).max<{ n: number | null }[]>({ n: 'number' });

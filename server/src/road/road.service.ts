@@ -1,10 +1,9 @@
 import { BadRequestException, ConflictException, Inject, Injectable } from '@nestjs/common';
-import { clockOf, judgeTow, planLoad, tripsOverlap, tripWindow } from '@rubbet/core/haul';
+import { clockOf, tripsOverlap, tripWindow } from '@rubbet/core/haul';
 import type { TripWindow } from '@rubbet/core/haul';
 import type { BusinessRules, OrderSummary } from '@rubbet/core/order';
 import { driveMinutes } from '@rubbet/core/steps';
 import type { User } from '../auth/auth.answers.ts';
-import { findPlan } from '../bench/workPlans.ts';
 import { shopToday } from '../business/readBusiness.ts';
 import { noteDeed } from '../database/audit.ts';
 import { DB, readJson } from '../database/connect.ts';
@@ -16,6 +15,7 @@ import { settleStation, takeForAct } from '../orders/life.ts';
 import { readTrailers, readVehicles } from '../fleet/fleet.service.ts';
 import { Orders } from '../orders/orders.service.ts';
 import type { Order } from '../orders/orders.answers.ts';
+import { Pool } from '../work/pool.ts';
 import { Settings } from '../settings/settings.service.ts';
 import type { Delivery, LoadOn, RoadAnswer } from './road.answers.ts';
 import type { DeliveryDto } from './road.dto.ts';
@@ -30,21 +30,18 @@ export class Road {
     @Inject(DB) private readonly db: Db,
     @Inject(Orders) private readonly orders: Orders,
     @Inject(Settings) private readonly settings: Settings,
+    @Inject(Pool) private readonly pool: Pool,
   ) {}
 
   /** An order's load on every trailer, as it was laid out for the bench or else as it is drawn. */
   async loads(id: number): Promise<LoadOn[]> {
     const order = await this.orders.find(id);
-    const { build } = (await findPlan(this.db, id)) ?? (await this.orders.compute(order, order.accepted?.revisionId));
-    const [trailers, vehicles] = await Promise.all([readTrailers(this.db), readVehicles(this.db)]);
-    return trailers.map((trailer) => {
-      const load = planLoad(build, trailer, order.quantity);
-      return {
-        trailer,
-        load,
-        vehicles: vehicles.map((v) => ({ id: v.id, name: v.name, problems: judgeTow(v, trailer, load) })),
-      };
-    });
+    const [source, trailers, vehicles] = await Promise.all([
+      this.orders.sourceOf(order),
+      readTrailers(this.db),
+      readVehicles(this.db),
+    ]);
+    return this.pool.run('loads', { source, trailers, vehicles, quantity: order.quantity });
   }
 
   /** When a trailer is away for an order. */

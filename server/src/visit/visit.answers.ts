@@ -1,3 +1,4 @@
+import type { Units } from '@rubbet/core/measure';
 import type { Spec } from '@rubbet/core/model';
 import type { PadPlan } from '@rubbet/core/site';
 
@@ -20,12 +21,16 @@ export interface VisitAnswer {
     readonly quantity: number;
     readonly spec: Spec | null;
   };
-  readonly delivery: { readonly day: string; readonly arrives: string; readonly notes: string } | null;
+  /** Who comes, and how to reach them. */
+  readonly business: { readonly name: string; readonly phone: string; readonly email: string };
+  readonly units: Units;
+  readonly delivery: { readonly day: string; readonly arrives: string } | null;
   readonly deliveredAt: string | null;
+  /** Inches and pounds. */
   readonly size: {
-    readonly long: string;
-    readonly wide: string;
-    readonly high: string;
+    readonly long: number;
+    readonly wide: number;
+    readonly high: number;
     readonly weight: number;
   } | null;
   readonly pads: PadPlan | null;

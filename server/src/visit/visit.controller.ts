@@ -34,7 +34,7 @@ export class VisitController {
   @Heavy()
   async sheet(@Param('token') token: string): Promise<StreamableFile> {
     const order = await this.visits.find(token);
-    return new StreamableFile(await this.documents.siteSheet(order.id), {
+    return new StreamableFile(await this.documents.siteSheet(order.id, 'link'), {
       type: 'application/pdf',
       disposition: `inline; filename="site-sheet-${order.id}.pdf"`,
     });

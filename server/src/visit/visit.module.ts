@@ -3,6 +3,11 @@ import { DocumentsModule } from '../documents/documents.module.ts';
 import { OrdersModule } from '../orders/orders.module.ts';
 import { VisitController } from './visit.controller.ts';
 import { Visits } from './visit.service.ts';
+import { SettingsModule } from '../settings/settings.module.ts';
 
-@Module({ imports: [OrdersModule, DocumentsModule], controllers: [VisitController], providers: [Visits] })
+@Module({
+  imports: [SettingsModule, OrdersModule, DocumentsModule],
+  controllers: [VisitController],
+  providers: [Visits],
+})
 export class VisitModule {}

@@ -1,5 +1,5 @@
 import { ConflictException, GoneException, Inject, Injectable, NotFoundException } from '@nestjs/common';
-import { printLength } from '@rubbet/core/measure';
+import { readBusiness } from '../business/readBusiness.ts';
 import { noteDeed } from '../database/audit.ts';
 import { DB } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
@@ -7,6 +7,7 @@ import { lockOrder } from '../database/locks.ts';
 import { transact } from '../database/transact.ts';
 import { Orders } from '../orders/orders.service.ts';
 import type { Order } from '../orders/orders.answers.ts';
+import { Settings } from '../settings/settings.service.ts';
 import type { VisitAnswer } from './visit.answers.ts';
 import type { ConfirmDto } from './visit.dto.ts';
 import { visitItems } from './visitItems.ts';
@@ -20,6 +21,7 @@ export class Visits {
   constructor(
     @Inject(DB) private readonly db: Db,
     @Inject(Orders) private readonly orders: Orders,
+    @Inject(Settings) private readonly settings: Settings,
   ) {}
 
   private async idOf(token: string, db: Db = this.db): Promise<number> {
@@ -48,10 +50,11 @@ export class Visits {
   }
 
   async show(token: string): Promise<VisitAnswer> {
-    return this.answer(await this.find(token));
+    return this.answer(await this.find(token), this.db);
   }
 
-  private answer(order: Order): VisitAnswer {
+  private async answer(order: Order, db: Db): Promise<VisitAnswer> {
+    const [{ business }, { units }] = await Promise.all([readBusiness(db), this.settings.rules(db)]);
     const summary = order.revision?.summary ?? null;
     return {
       order: {
@@ -63,16 +66,17 @@ export class Visits {
         quantity: order.quantity,
         spec: order.revision?.spec ?? null,
       },
+      business: { name: business.name, phone: business.phone, email: business.email },
+      units,
       delivery: order.delivery && {
         day: order.delivery.day,
         arrives: order.delivery.arrives,
-        notes: order.delivery.notes,
       },
       deliveredAt: order.deliveredAt,
       size: summary && {
-        long: printLength(summary.size[0], 'feet-inches'),
-        wide: printLength(summary.size[1], 'feet-inches'),
-        high: printLength(summary.size[2], 'feet-inches'),
+        long: summary.size[0],
+        wide: summary.size[1],
+        high: summary.size[2],
         weight: Math.round(summary.weight),
       },
       pads: order.survey?.pads ?? null,
@@ -98,7 +102,7 @@ export class Visits {
         { id: null, name: order.customer.name },
         { action: body.done ? 'confirm' : 'take back', entity: 'visit', id, detail: body },
       );
-      return this.answer(order);
+      return this.answer(order, trx);
     });
   }
 }

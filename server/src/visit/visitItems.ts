@@ -21,7 +21,7 @@ export const visitItems = (order: Order): VisitItem[] => {
         ? 'Mow it short and take stones out; nothing else is needed under a pen.'
         : fall > 0
           ? `We measured a fall of ${inches(fall)} from corner to corner. We bring the blocks; take off the turf where the pads go.`
-          : 'Take off the turf a foot beyond the unit on all sides.',
+          : 'Take off the turf 12″ beyond the unit on all sides.',
     ],
     gate: [
       'Measure the gate',
@@ -35,7 +35,7 @@ export const visitItems = (order: Order): VisitItem[] => {
     ],
     turning: [
       'Room for the trailer',
-      'Fifty feet of straight, firm ground to stop on. Tell us if the ground is soft when wet.',
+      '50 ft of straight, firm ground to stop on. Tell us if the ground is soft when wet.',
     ],
     services: [
       'Find buried services',

@@ -354,6 +354,10 @@ export interface components {
       readonly item: 'ground' | 'gate' | 'turning' | 'services' | 'permits' | 'litter' | 'birds' | 'home';
       readonly done: boolean;
     };
+    readonly JobDto: {
+      /** @enum {string} */
+      readonly kind: 'export' | 'papers' | 'sticks';
+    };
     /** @description A panel or group that is built as one thing. `face` looks at it from outside: u to the right, v up. */
     readonly Assembly: import('@rubbet/core/unit').Assembly;
     /** @enum {string} */
@@ -539,6 +543,17 @@ export interface components {
       readonly miles: number;
       readonly summary: components['schemas']['SeenSummary'] | null;
     };
+    /** @description What was earned in a month: orders handed over in it, and their accepted prices taken apart. Cents. */
+    readonly EarningsMonth: {
+      /** @description `2026-05`. */
+      readonly month: string;
+      readonly orders: number;
+      readonly net: number;
+      readonly tax: number;
+      readonly total: number;
+      readonly cost: number;
+      readonly margin: number;
+    };
     /** @description One end of a stick: `angle` in degrees away from square, across the wide face (mitre) or the narrow one (bevel). */
     readonly EndCut: import('@rubbet/core/unit').EndCut;
     /** @description Something judged wrong or improvable, with the mend that one click makes. */
@@ -584,6 +599,21 @@ export interface components {
     readonly InviteMade: {
       readonly token: string;
       readonly expiresAt: string;
+    };
+    /** @description Work that takes a while, as whoever asked for it sees it. `result` grows while it runs. */
+    readonly Job: {
+      readonly id: number;
+      /** @enum {string} */
+      readonly kind: 'export' | 'papers' | 'sticks';
+      /** @enum {string} */
+      readonly state: 'waiting' | 'running' | 'done' | 'failed' | 'stopped';
+      /** @description 0 to 1. */
+      readonly progress: number;
+      readonly note: string;
+      readonly result: components['schemas']['SticksFound'] | null;
+      /** @description Whether there is a file to fetch. */
+      readonly file: string | null;
+      readonly createdAt: string;
     };
     /** @description Minutes of labour by kind of work. Defaults common practice, no source; rates learn from logged times later. */
     readonly LabourRates: import('@rubbet/core/steps').LabourRates;
@@ -958,8 +988,27 @@ export interface components {
     readonly Step: import('@rubbet/core/steps').Step;
     /** @description One stick and its cuts in order; `left` is what remains after the last kerf. */
     readonly StickCut: import('@rubbet/core/cut').StickCut;
+    /** @description Sticks of one kind and length. */
+    readonly StickLine: {
+      readonly item: string;
+      readonly name: string;
+      /** @description Inches. */
+      readonly length: number;
+      readonly count: number;
+    };
     /** @description A stick plan: `bound` is the least any plan can cost, `proved` that this one costs just that. */
     readonly StickPlan: import('@rubbet/core/cut').StickPlan;
+    /** @description What all orders on the bench still need, planned together: the best plan found so far. Money in cents. */
+    readonly SticksFound: {
+      readonly orders: readonly number[];
+      readonly pieces: number;
+      readonly sticks: readonly components['schemas']['StickLine'][];
+      /** @description Sticks when each order is cut from its own. */
+      readonly apart: number;
+      readonly cost: number;
+      readonly bound: number;
+      readonly proved: boolean;
+    };
     /** @description A survey of one site. `lift` is how far the highest pad shall stand above its ground, `gate` the narrowest way in where it was measured; inches. */
     readonly Survey: import('@rubbet/core/site').Survey;
     /** @description One line of what to buy. */
@@ -1020,6 +1069,8 @@ export interface components {
       /** @enum {number} */
       readonly denominator: 16 | 32;
     };
+    /** @description How somebody reads figures: lengths in one of three ways, everything else to match. */
+    readonly Units: import('@rubbet/core/measure').Units;
     /** @description The signed-in person. `units` null: as the business has them. */
     readonly User: {
       readonly id: number;
@@ -1054,16 +1105,23 @@ export interface components {
         readonly quantity: number;
         readonly spec: components['schemas']['Spec'] | null;
       };
+      /** @description Who comes, and how to reach them. */
+      readonly business: {
+        readonly name: string;
+        readonly phone: string;
+        readonly email: string;
+      };
+      readonly units: components['schemas']['Units'];
       readonly delivery: {
         readonly day: string;
         readonly arrives: string;
-        readonly notes: string;
       } | null;
       readonly deliveredAt: string | null;
+      /** @description Inches and pounds. */
       readonly size: {
-        readonly long: string;
-        readonly wide: string;
-        readonly high: string;
+        readonly long: number;
+        readonly wide: number;
+        readonly high: number;
         readonly weight: number;
       } | null;
       readonly pads: components['schemas']['PadPlan'] | null;

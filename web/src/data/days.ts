@@ -1,5 +1,8 @@
 import { format, parseISO } from 'date-fns';
 
+/** The day of this browser; where the shop's is known, that one counts. */
+export const today = (): string => format(new Date(), 'yyyy-MM-dd');
+
 /** `Fri 18 Dec`. */
 export const shortDay = (day: string): string => format(parseISO(day), 'EEE d MMM');
 /** `Friday 18 December`. */

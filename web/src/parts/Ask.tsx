@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState } from 'react';
 import type { ReactNode } from 'react';
+import { useShow } from '../data/useShow.tsx';
 import { Button, QuietButton } from './Button.tsx';
 import { Field, TextArea } from './Fields.tsx';
 import { Title } from './Text.tsx';
@@ -48,6 +49,7 @@ export const AskProvider = ({ children }: { readonly children: ReactNode }) => {
 
 const Sheet = ({ question, onAnswer }: { readonly question: Question; readonly onAnswer: (a: Answer) => void }) => {
   const dialog = useRef<HTMLDialogElement>(null);
+  const show = useShow();
   const [why, setWhy] = useState('');
   useEffect(() => dialog.current?.showModal(), []);
   const ready = question.reason === undefined || why.trim().length >= 2;
@@ -71,7 +73,7 @@ const Sheet = ({ question, onAnswer }: { readonly question: Question; readonly o
         <Title mb={3}>{question.title}</Title>
         {question.lines.map((line) => (
           <Box key={line} asChild mb={2}>
-            <p>{line}</p>
+            <p>{show.text(line)}</p>
           </Box>
         ))}
         {question.reason !== undefined && (

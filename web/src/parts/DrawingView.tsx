@@ -1,4 +1,5 @@
 import type { Drawing, DrawItem, Tone } from '@rubbet/core/draw';
+import { useShow } from '../data/useShow.tsx';
 
 const COLOURS: Readonly<Record<Tone, string>> = {
   wood: 'wood',
@@ -38,6 +39,7 @@ const Item = ({
   readonly unit: number;
   readonly onPart?: ((id: string) => void) | undefined;
 }) => {
+  const show = useShow();
   if (item.kind === 'area') {
     const d = item.rings
       .map((r) => `M${r.map(([x, y]) => `${x.toFixed(3)} ${flip(y).toFixed(3)}`).join('L')}Z`)
@@ -96,15 +98,17 @@ const Item = ({
         fill={colour(item.tone)}
         style={{ fontFamily: 'Archivo Variable', fontStretch: '86%', fontWeight: 640 }}
       >
-        {item.text.split(/(\d+\/\d+)/).map((piece, i) =>
-          i % 2 === 1 ? (
-            <tspan key={i} style={{ fontFeatureSettings: '"frac"' }}>
-              {piece}
-            </tspan>
-          ) : (
-            piece.replace(/"/g, '″')
-          ),
-        )}
+        {(item.length === undefined ? show.text(item.text) : show.length(item.length))
+          .split(/(\d+\/\d+)/)
+          .map((piece, i) =>
+            i % 2 === 1 ? (
+              <tspan key={i} style={{ fontFeatureSettings: '"frac"' }}>
+                {piece}
+              </tspan>
+            ) : (
+              piece.replace(/"/g, '″')
+            ),
+          )}
       </text>
     </g>
   );

@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useEffect, useId, useState } from 'react';
 import type { ReactNode } from 'react';
-import { parseLength, printLength } from '@rubbet/core/measure';
+import { useShow } from '../data/useShow.tsx';
 import { ChoiceButton } from './Button.tsx';
 
 export const Input = chakra('input', {
@@ -72,26 +72,28 @@ export const LengthInput = ({
   readonly label: string;
   readonly id?: string;
 }) => {
-  const [text, setText] = useState(value === undefined ? '' : printLength(value));
+  const show = useShow();
+  const printed = value === undefined ? '' : show.length(value);
+  const [text, setText] = useState(printed);
   const [error, setError] = useState<string>();
   const own = useId();
   const name = id ?? own;
   useEffect(() => {
-    setText(value === undefined ? '' : printLength(value));
+    setText(printed);
     setError(undefined);
-  }, [value]);
+  }, [printed]);
   const commit = (): void => {
-    if (value !== undefined && text === printLength(value)) return;
+    if (text === printed) return;
     if (text.trim() === '') return;
     try {
-      const inches = parseLength(text);
-      if (inches < min || inches > max) setError(`From ${printLength(min)} to ${printLength(max)}.`);
+      const inches = show.read(text);
+      if (inches < min || inches > max) setError(`From ${show.length(min)} to ${show.length(max)}.`);
       else {
         setError(undefined);
         onChange(inches);
       }
     } catch {
-      setError('Write it like 64 1/2 or 5\' 4".');
+      setError(`Write it like ${show.example}.`);
     }
   };
   return (
@@ -129,17 +131,49 @@ export const Choices = <T extends string | number | boolean>({
   readonly value: T;
   readonly choices: readonly { readonly value: T; readonly label: string }[];
   readonly onChange: (value: T) => void;
+}) => {
+  const show = useShow();
+  return (
+    <Box role="group" aria-label={label} display="flex" gap="5px" flexWrap="wrap">
+      {choices.map((c) => (
+        <ChoiceButton
+          type="button"
+          key={String(c.value)}
+          aria-pressed={c.value === value}
+          onClick={() => onChange(c.value)}
+        >
+          {show.text(c.label)}
+        </ChoiceButton>
+      ))}
+    </Box>
+  );
+};
+
+/** Several named values, any of them on. */
+export const Several = <T extends string>({
+  label,
+  value,
+  choices,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: readonly T[];
+  readonly choices: readonly { readonly value: T; readonly label: string }[];
+  readonly onChange: (value: T[]) => void;
 }) => (
   <Box role="group" aria-label={label} display="flex" gap="5px" flexWrap="wrap">
-    {choices.map((c) => (
-      <ChoiceButton
-        type="button"
-        key={String(c.value)}
-        aria-pressed={c.value === value}
-        onClick={() => onChange(c.value)}
-      >
-        {c.label}
-      </ChoiceButton>
-    ))}
+    {choices.map((c) => {
+      const on = value.includes(c.value);
+      return (
+        <ChoiceButton
+          type="button"
+          key={c.value}
+          aria-pressed={on}
+          onClick={() => onChange(choices.map((x) => x.value).filter((v) => (v === c.value ? !on : value.includes(v))))}
+        >
+          {c.label}
+        </ChoiceButton>
+      );
+    })}
   </Box>
 );

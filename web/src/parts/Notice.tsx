@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { createContext, useCallback, useContext, useEffect, useMemo, useState } from 'react';
 import type { ReactNode } from 'react';
+import { useShow } from '../data/useShow.tsx';
 import { QuietButton } from './Button.tsx';
 
 interface Note {
@@ -22,6 +23,7 @@ const Context = createContext<Notices>({ tell: () => undefined, fail: () => unde
  * over a button or a reading, and what stands at the foot of the page stays where it is.
  */
 export const NoticeProvider = ({ children }: { readonly children: ReactNode }) => {
+  const show = useShow();
   const [note, setNote] = useState<Note>();
   const tell = useCallback((text: string) => setNote({ text, tone: 'done' }), []);
   const fail = useCallback(
@@ -52,7 +54,7 @@ export const NoticeProvider = ({ children }: { readonly children: ReactNode }) =
             >
               <span>
                 <strong className="cond">{note.tone === 'done' ? 'Done. ' : 'Not done. '}</strong>
-                {note.text}
+                {show.text(note.text)}
               </span>
               <QuietButton ml="auto" onClick={() => setNote(undefined)}>
                 Close

@@ -1,18 +1,28 @@
 import { Box } from '@chakra-ui/react';
 import type { Tape } from '@rubbet/core/unit';
-import { layTape } from '@rubbet/core/draw';
-import { printLength } from '@rubbet/core/measure';
+import { layRuler, layTape } from '@rubbet/core/draw';
+import { MM_PER_INCH } from '@rubbet/core/measure';
+import { useShow } from '../data/useShow.tsx';
 
 /** One pull of the tape, drawn: hook at the left, marks with a cross on the side where the piece lies. */
 export const TapeMarks = ({ tape, tall = false }: { readonly tape: Tape; readonly tall?: boolean }) => {
+  const show = useShow();
+  const metric = show.units.style === 'mm';
   const W = 1000;
   const pad = 20;
   const high = tall ? 62 : 46;
   const size = tall ? 20 : 16;
-  const { scale: k, marks, rows } = layTape(tape, { width: W, pad, text: size, cross: 9, least: 12 });
-  const step = k > 9 ? 0.5 : k > 3.4 ? 1 : 4;
-  const ticks = Array.from({ length: Math.floor(tape.length / step) + 1 }, (_, i) => i * step);
-  const every = k > 16 ? 2 : k > 7 ? 4 : 12;
+  const {
+    scale: k,
+    marks,
+    rows,
+  } = layTape(
+    tape,
+    { width: W, pad, text: size, cross: 9, least: 12 },
+    // A tape in millimetres has bare numbers on it.
+    metric ? (inches) => String(Math.round(inches * MM_PER_INCH)) : show.length,
+  );
+  const ruler = layRuler(tape.length, k, metric);
   return (
     <Box>
       <Box className="cond" fontSize={tall ? '17px' : '15px'} mb={1}>
@@ -22,7 +32,7 @@ export const TapeMarks = ({ tape, tall = false }: { readonly tape: Tape; readonl
         viewBox={`0 0 ${W} ${high + rows * (size + 4) + 10}`}
         style={{ width: '100%', display: 'block' }}
         role="img"
-        aria-label={`Tape marks at ${tape.marks.map((m) => printLength(m.at)).join(', ')}`}
+        aria-label={`Tape marks at ${tape.marks.map((m) => show.length(m.at)).join(', ')}`}
       >
         <rect
           x={pad}
@@ -33,30 +43,30 @@ export const TapeMarks = ({ tape, tall = false }: { readonly tape: Tape; readonl
           stroke="var(--rb-colors-tapeedge)"
         />
         <rect x={pad - 7} y={1} width={7} height={high + 8} fill="var(--rb-colors-soft)" />
-        {ticks.map((t) => (
+        {ruler.map((t) => (
           <line
-            key={t}
-            x1={pad + t * k}
-            x2={pad + t * k}
+            key={t.at}
+            x1={pad + t.at * k}
+            x2={pad + t.at * k}
             y1={6}
-            y2={6 + (t % 12 === 0 ? 18 : t % 1 === 0 ? (t % 4 === 0 ? 13 : 9) : 5)}
+            y2={6 + 18 * t.tall}
             stroke="#5A4300"
             strokeWidth={0.9}
           />
         ))}
-        {ticks
-          .filter((t) => t > 0 && t % every === 0 && !marks.some((m) => Math.abs(m.at - t) * k < 18))
+        {ruler
+          .filter((t) => t.figure !== undefined && !marks.some((m) => Math.abs(m.at - t.at) * k < 18))
           .map((t) => (
             <text
-              key={t}
-              x={pad + t * k}
+              key={t.at}
+              x={pad + t.at * k}
               y={high - 12}
               fontSize={12}
               textAnchor="middle"
-              fill={t % 16 === 0 ? '#A32E1B' : '#6b5200'}
+              fill={t.stud ? '#A32E1B' : '#6b5200'}
               style={{ fontFamily: 'Archivo Variable', fontWeight: 650 }}
             >
-              {t}
+              {t.figure}
             </text>
           ))}
         {marks.map((m) => (

@@ -1,7 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { splitLength } from '@rubbet/core/measure';
-import { useRules } from '../data/hooks.ts';
+import { useShow } from '../data/useShow.tsx';
 
 /** A page's or part's heading. */
 export const Title = chakra('h1', {
@@ -12,9 +12,9 @@ export const Heading = chakra('h2', {
 });
 export const Soft = chakra('span', { base: { color: 'soft', fontSize: '14px' } });
 
-/** A length with its real fraction, in the business's units. */
+/** A length with its real fraction, in the reader's units. */
 export const Len = ({ inches, feet = false }: { readonly inches: number; readonly feet?: boolean }) => {
-  const { style, denominator } = useRules().units;
+  const { style, denominator } = useShow().units;
   if (style === 'mm') return <>{Math.round(inches * 25.4)} mm</>;
   const p = splitLength(inches, denominator, feet || style === 'feet-inches' ? 'feet-inches' : 'inches');
   const bare = p.whole === 0 && p.numerator > 0;
@@ -36,8 +36,10 @@ export const Len = ({ inches, feet = false }: { readonly inches: number; readonl
   );
 };
 
-/** Text of the core with its `64 1/2"` set as a real fraction. */
-export const WithFractions = ({ text }: { readonly text: string }) => (
+/** Text of the core in the reader's units, with its `64 1/2"` set as a real fraction. */
+export const WithFractions = ({ text }: { readonly text: string }) => <Set text={useShow().text(text)} />;
+
+const Set = ({ text }: { readonly text: string }) => (
   <>
     {text.split(/(\d+\/\d+)/).map((piece, i) =>
       i % 2 === 1 ? (

@@ -14,7 +14,7 @@ export const houseSpace: Check = ({ build, params, flock, rules }) => {
     {
       code: 'house-space',
       severity: have < need / 2 ? 'stop' : 'warn',
-      what: `The house has ${one(have)} sq ft inside; ${birds} hens want ${one(need)}.`,
+      what: `The house has ${one(have)} sq ft inside; ${birds} hens want ${one(need)} sq ft.`,
       why: 'Crowded hens peck, and the litter stays wet.',
       where: ['base/floor-1'],
       ...(wanted <= 144 ? mend(`Make the long side ${wanted}″`, { length: wanted }) : {}),

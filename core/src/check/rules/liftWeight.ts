@@ -13,7 +13,7 @@ export const liftWeight: Check = ({ build, params, flock, rules }) => {
       code: 'lift-weight',
       // Once or twice a year more hands can be found.
       severity: force.lift > most * 1.5 && flock.moves === 'daily' ? 'stop' : 'warn',
-      what: `Lifting one end takes ${Math.round(force.lift)} lb; ${flock.mover === 'vehicle' ? 'a vehicle' : flock.mover === 'child' ? 'a child' : flock.mover} ${flock.mover === 'two adults' ? 'lift' : 'lifts'} ${most}.`,
+      what: `Lifting one end takes ${Math.round(force.lift)} lb; ${flock.mover === 'vehicle' ? 'a vehicle' : flock.mover === 'child' ? 'a child' : flock.mover} ${flock.mover === 'two adults' ? 'lift' : 'lifts'} ${most} lb.`,
       why: 'Too heavy to move is the commonest regret: the pen stays where it is and the grass dies.',
       where: ['front/bottom-rail'],
       ...(params.wheels === 'none'

@@ -12,7 +12,7 @@ export const pullForce: Check = ({ build, params, flock, rules, site }) => {
     {
       code: 'pull-force',
       severity: 'warn',
-      what: `Pulling it takes ${Math.round(force.pull)} lb; ${flock.mover === 'vehicle' ? 'a vehicle' : flock.mover === 'child' ? 'a child' : flock.mover} ${flock.mover === 'two adults' ? 'pull' : 'pulls'} ${most} steadily.`,
+      what: `Pulling it takes ${Math.round(force.pull)} lb; ${flock.mover === 'vehicle' ? 'a vehicle' : flock.mover === 'child' ? 'a child' : flock.mover} ${flock.mover === 'two adults' ? 'pull' : 'pulls'} ${most} lb steadily.`,
       why:
         site && site.slope > 6
           ? 'The slope of this site is counted in.'

@@ -19,7 +19,7 @@ export const runSpace: Check = ({ build, params, flock, rules }) => {
     {
       code: 'run-space',
       severity: hard ? 'stop' : 'warn',
-      what: `The run has ${one(area)} sq ft; ${birds} hens want ${one(need)}.`,
+      what: `The run has ${one(area)} sq ft; ${birds} hens want ${one(need)} sq ft.`,
       why: flock.ranging
         ? 'Ten square feet a hen is the least, even for hens that range by day.'
         : 'Hens that never leave the run need twenty square feet each; under ten they fight and it turns to mud.',

@@ -12,7 +12,7 @@ export const ventilation: Check = ({ build, params, rules }) => {
     {
       code: 'ventilation',
       severity: build.facts.ventArea < need / 3 ? 'stop' : 'warn',
-      what: `${one(build.facts.ventArea)} sq ft of opening for a floor of ${one(house)}.`,
+      what: `${one(build.facts.ventArea)} sq ft of opening for a floor of ${one(house)} sq ft.`,
       why: `Damp and ammonia rise: open a tenth of the floor area (${one(need)} sq ft) high up, above the birds' heads.`,
       where: ['roof/eave-high-1'],
       ...(params.eaves === 'blocked'

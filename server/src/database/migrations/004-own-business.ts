@@ -146,12 +146,18 @@ const makeRecords = async (db: Knex): Promise<void> => {
       t.double('progress').notNullable().defaultTo(0);
       t.string('note', 240).notNullable().defaultTo('');
       t.json('result').nullable();
-      t.specificType('file', 'LONGBLOB').nullable();
       t.string('worker', 60).notNullable().defaultTo('');
       t.boolean('stop').notNullable().defaultTo(false);
       t.dateTime('beat_at').nullable();
       t.timestamp('created_at').notNullable().defaultTo(db.fn.now());
       t.index(['state', 'id']);
+    });
+  if (!(await db.schema.hasTable('job_chunks')))
+    await db.schema.createTable('job_chunks', (t) => {
+      t.integer('job_id').unsigned().notNullable().references('jobs.id').onDelete('CASCADE');
+      t.integer('seq').unsigned().notNullable();
+      t.specificType('bytes', 'MEDIUMBLOB').notNullable();
+      t.primary(['job_id', 'seq']);
     });
   if (!(await db.schema.hasTable('computations')))
     await db.schema.createTable('computations', (t) => {
@@ -189,7 +195,7 @@ export const up = async (db: Knex): Promise<void> => {
 /** Takes the new tables and columns out again; who has several roles keeps the one that opens most. */
 export const down = async (db: Knex): Promise<void> => {
   await db.schema.alterTable('work_steps', (t) => t.dropColumns('title', 'needs', 'op', 'station'));
-  for (const table of ['jobs', 'computations', 'vehicles', 'invites', 'devices'])
+  for (const table of ['job_chunks', 'jobs', 'computations', 'vehicles', 'invites', 'devices'])
     await db.schema.dropTableIfExists(table);
   await db.schema.alterTable('orders', (t) => {
     t.dropForeign(['site_id']);

@@ -4,7 +4,6 @@ import { Link, Navigate, useParams } from 'react-router';
 import useSWR from 'swr';
 import { groupParts } from '@rubbet/core/unit';
 import { drawBuild } from '@rubbet/core/draw';
-import { printLength } from '@rubbet/core/measure';
 import { findNextStep, isBenchStep } from '@rubbet/core/steps';
 import type { Step } from '@rubbet/core/steps';
 import { api } from '../../data/api.ts';
@@ -22,6 +21,7 @@ import { SawList } from './SawList.tsx';
 import { useClock } from './useClock.ts';
 import { HoldButton } from './HoldButton.tsx';
 import '../../app/lightDark.ts';
+import { useShow } from '../../data/useShow.tsx';
 
 const Big = chakra('button', {
   base: {
@@ -58,6 +58,7 @@ const tabOf = (s: Step): string => (s.station === 'saw' ? 'saw' : (s.assembly ??
 
 /** The bench: one step, one picture, one list, one tape, one big way forward. */
 export const Bench = () => {
+  const show = useShow();
   const { id = '' } = useParams();
   const { me, error: signedOut } = useMe();
   const { data, error, mutate } = useSWR<WorkOrder, ApiError>(me ? `/orders/${id}/work-order` : null);
@@ -262,7 +263,7 @@ export const Bench = () => {
                     textAlign="center"
                     bg={s.id === step.id ? 'tape' : 'sheet'}
                     color={s.id === step.id ? 'tapeink' : 'ink'}
-                    aria-label={`${s.title}${state.get(s.id)?.state === 'done' ? ', done' : ''}`}
+                    aria-label={`${show.text(s.title)}${state.get(s.id)?.state === 'done' ? ', done' : ''}`}
                     aria-current={s.id === step.id ? 'step' : undefined}
                   >
                     {state.get(s.id)?.state === 'done' ? '✓' : mine.indexOf(s) + 1}
@@ -283,7 +284,7 @@ export const Bench = () => {
                 ))}
                 {step.cautions.map((c) => (
                   <Box key={c} fontWeight={700}>
-                    {c}
+                    <WithFractions text={c} />
                   </Box>
                 ))}
               </Box>
@@ -302,7 +303,7 @@ export const Bench = () => {
               changePart(
                 part,
                 { measured: inches },
-                `${part.mark} is ${printLength(inches)}; the sticks are planned again.`,
+                `${part.mark} is ${show.length(inches)}; the sticks are planned again.`,
               )
             }
           />
@@ -353,7 +354,7 @@ export const Bench = () => {
             bg="chalkfill"
             color="#fff"
             fontSize="30px"
-            disabled={busy || me?.role === 'driver'}
+            disabled={busy || !me?.roles.some((r) => r !== 'driver')}
             autoFocus
             onClick={() => void finish('done')}
             data-testid="step-done"

@@ -5,6 +5,8 @@ import type { SheetPlan } from '@rubbet/core/cut';
 import type { Step } from '@rubbet/core/steps';
 import { findItem, SHEETS } from '@rubbet/core/stock';
 import type { WorkOrder, WorkPart } from '../../data/types.ts';
+import { isMetric } from '@rubbet/core/measure';
+import { useShow } from '../../data/useShow.tsx';
 import { Len } from '../../parts/Text.tsx';
 import { handOutPlaces, handOutTickets } from './tickets.ts';
 
@@ -42,6 +44,8 @@ export const SawList = ({
   readonly sheetPlan: SheetPlan;
   readonly onTick: (part: WorkPart, to: 'cut' | 'open') => void;
 }) => {
+  const show = useShow();
+  const metric = isMetric(show.units);
   const sheets = step.id === 'cut-sheets';
   const item = sheets ? undefined : build.parts.find((p) => step.parts.includes(p.id))?.item;
   const sticks = item ? work.sticks.sticks.filter((s) => s.item === item) : [];
@@ -65,7 +69,7 @@ export const SawList = ({
       {sticks.map((s, i) => (
         <Box key={i} display="grid" gridTemplateColumns="158px 1fr" gap={3} alignItems="center" mb={2} data-stick={i}>
           <Box className="cond" fontSize="17px">
-            {findItem(s.item).name} × {Math.round(s.length / 12)} ft
+            {findItem(s.item).name} × {metric ? show.length(s.length) : `${Math.round(s.length / 12)} ft`}
           </Box>
           <Box
             display="flex"
@@ -129,6 +133,7 @@ const SheetList = ({
   readonly parts: readonly WorkPart[];
   readonly onTick: (part: WorkPart, to: 'cut' | 'open') => void;
 }) => {
+  const show = useShow();
   const tickets = handOutPlaces(plan, parts);
   return (
     <Box display="grid" gridTemplateColumns="repeat(auto-fill, minmax(420px, 1fr))" gap={4}>
@@ -164,7 +169,7 @@ const SheetList = ({
                     width: `${(100 * p.length) / s.length}%`,
                     height: `${(100 * p.width) / s.width}%`,
                   }}
-                  title={`${p.id}: ${p.length} × ${p.width}`}
+                  title={`${p.id}: ${show.length(p.length)} × ${show.length(p.width)}`}
                 >
                   {isCut ? '✓ ' : ''}
                   {p.id}

@@ -16,6 +16,7 @@ import { findDropTarget } from './dropTarget.ts';
 import { layLanes } from './layLanes.ts';
 import { PlanSays } from './PlanSays.tsx';
 import type { Said } from './PlanSays.tsx';
+import { isOffice } from '../../data/roles.ts';
 
 const DAYS = 10;
 const SNAP = 30;
@@ -70,7 +71,7 @@ export const Crews = () => {
   if (!data || !view) return <Loading />;
   const perMinute = wide / (DAYS * data.calendar.minutes);
   const late = new Set(data.clashes.filter((c) => c.kind === 'late').map((c) => c.task));
-  const office = me?.role === 'office';
+  const office = isOffice(me);
 
   /** Does something to the board; what came of it is said beside it, and a refused move shows the board as it is now. */
   const change = async (work: () => Promise<Said>): Promise<void> => {

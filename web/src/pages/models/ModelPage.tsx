@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import useSWR from 'swr';
 import { drawBuild } from '@rubbet/core/draw';
-import { printMinutes, printMoney, printWeight } from '@rubbet/core/measure';
+import { printMinutes } from '@rubbet/core/measure';
 import { buildSpec, findFamily } from '@rubbet/core/model';
 import { api } from '../../data/api.ts';
 import { shortDay } from '../../data/days.ts';
@@ -16,6 +16,8 @@ import { useNotice } from '../../parts/Notice.tsx';
 import { Figure, Heading, Soft, Title } from '../../parts/Text.tsx';
 import { Difference } from '../../parts/Difference.tsx';
 import { RangeEditor } from './RangeEditor.tsx';
+import { isOffice } from '../../data/roles.ts';
+import { useShow } from '../../data/useShow.tsx';
 
 const VIEWS = ['three', 'front', 'right', 'section', 'plan'] as const;
 const NAMES: Record<(typeof VIEWS)[number], string> = {
@@ -28,6 +30,7 @@ const NAMES: Record<(typeof VIEWS)[number], string> = {
 
 /** One standard model: its drawings, its revisions compared part by part, what a seller may change, its file. */
 export const ModelPage = () => {
+  const show = useShow();
   const { id = '' } = useParams();
   const { data: model, error, mutate } = useSWR<ModelDetail, Error>(`/models/${id}`);
   const { me } = useMe();
@@ -81,7 +84,7 @@ export const ModelPage = () => {
         <Soft>
           {findFamily(model.family)?.title} · revision {model.revision}
         </Soft>
-        {me?.role === 'office' && (
+        {isOffice(me) && (
           <Box ml="auto">
             <LinkButton as="button" onClick={() => void exportFile()}>
               Export the model file
@@ -106,18 +109,22 @@ export const ModelPage = () => {
             <Figure label="Birds" value={String(s.firstAt ?? s.birds)}>
               {s.firstLimit ? `then the ${s.firstLimit} is full` : ''}
             </Figure>
-            <Figure label="Weight" value={printWeight(s.weight)}>
-              {`tips at ${Math.floor(s.tipSpeed)} mph`}
+            <Figure label="Weight" value={show.weight(s.weight)}>
+              {`tips in wind of ${show.speed(Math.floor(s.tipSpeed))}`}
             </Figure>
             <Figure label="Bench" value={printMinutes(s.benchMinutes)}>
               {`${s.sticks} sticks, ${s.sheets} sheets`}
             </Figure>
-            <Figure label="Material" value={printMoney(s.material, true)}>
-              {`${Math.round(s.waste * 100)} % waste`}
-            </Figure>
-            <Figure label="Price" value={printMoney(s.price, true)}>
-              before tax and delivery
-            </Figure>
+            {s.price !== undefined && (
+              <>
+                <Figure label="Material" value={show.money(s.material, true)}>
+                  {`${Math.round(s.waste * 100)} % waste`}
+                </Figure>
+                <Figure label="Price" value={show.money(s.price, true)}>
+                  before tax and delivery
+                </Figure>
+              </>
+            )}
           </Box>
         </Box>
         <Box minW={0}>
@@ -127,8 +134,8 @@ export const ModelPage = () => {
               <tr>
                 <th className="num">No.</th>
                 <th>What changed</th>
-                <th>By</th>
-                <th className="num">Price</th>
+                <th>Made by</th>
+                {s.price !== undefined && <th className="num">Price</th>}
               </tr>
             </thead>
             <tbody>
@@ -139,7 +146,7 @@ export const ModelPage = () => {
                   <td>
                     {r.madeBy.split(' ')[0]} {shortDay(r.madeAt.slice(0, 10))}
                   </td>
-                  <td className="num">{printMoney(r.summary.price, true)}</td>
+                  {s.price !== undefined && <td className="num">{show.money(r.summary.price, true)}</td>}
                 </tr>
               ))}
             </tbody>
@@ -182,7 +189,7 @@ export const ModelPage = () => {
             family={model.family}
             params={model.spec.params}
             ranges={model.ranges}
-            editable={me?.role === 'office'}
+            editable={isOffice(me)}
             onSave={(ranges) => void saveRanges(ranges)}
           />
         </Box>

@@ -3,7 +3,7 @@ import { useMemo, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import useSWR from 'swr';
 import { drawBuild } from '@rubbet/core/draw';
-import { printMinutes, printMoney, printWeight } from '@rubbet/core/measure';
+import { printMinutes } from '@rubbet/core/measure';
 import { buildSpec, FAMILIES, findFamily } from '@rubbet/core/model';
 import { api } from '../../data/api.ts';
 import { useMe } from '../../data/hooks.ts';
@@ -14,8 +14,11 @@ import { Select } from '../../parts/Fields.tsx';
 import { Empty, Loading } from '../../parts/Loading.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { Heading, Soft, Title } from '../../parts/Text.tsx';
+import { isOffice } from '../../data/roles.ts';
+import { useShow } from '../../data/useShow.tsx';
 
 const Card = ({ model }: { readonly model: Model }) => {
+  const show = useShow();
   const drawing = useMemo(() => drawBuild(buildSpec(model.spec), 'three'), [model.spec]);
   const s = model.summary;
   return (
@@ -38,17 +41,19 @@ const Card = ({ model }: { readonly model: Model }) => {
       <Box display="grid" gridTemplateColumns="repeat(4,1fr)" mt={2} borderTop="1px solid" borderColor="hair" pt={2}>
         {[
           [`${s.firstAt ?? s.birds}`, 'birds'],
-          [printWeight(s.weight), 'weight'],
+          [show.weight(s.weight), 'weight'],
           [printMinutes(s.benchMinutes), 'bench'],
-          [printMoney(s.price, true), 'price'],
-        ].map(([value, name]) => (
-          <Box key={name}>
-            <Box className="cond" fontSize="17px">
-              {value}
+          [show.money(s.price, true), 'price'],
+        ]
+          .filter(([value]) => value !== '')
+          .map(([value, name]) => (
+            <Box key={name}>
+              <Box className="cond" fontSize="17px">
+                {value}
+              </Box>
+              <Soft>{name}</Soft>
             </Box>
-            <Soft>{name}</Soft>
-          </Box>
-        ))}
+          ))}
       </Box>
     </Box>
   );
@@ -104,7 +109,7 @@ export const Models = () => {
         <Soft>
           {shown.length} of {data.length}
         </Soft>
-        {me?.role === 'office' && (
+        {isOffice(me) && (
           <Box ml="auto">
             <input
               ref={chooser}

@@ -1,6 +1,8 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import { LengthError, parseLength, printLength } from '@rubbet/core/measure';
+import { LengthError } from '@rubbet/core/measure';
+import type { Show } from '@rubbet/core/order';
+import { useShow } from '../../data/useShow.tsx';
 import { findFamily } from '@rubbet/core/model';
 import type { LengthParam, CountParam, Params } from '@rubbet/core/model';
 import type { ModelDetail } from '../../data/types.ts';
@@ -10,13 +12,13 @@ import { Heading, Soft } from '../../parts/Text.tsx';
 
 type Ranged = LengthParam | CountParam;
 
-const show = (def: Ranged, n: number): string => (def.kind === 'length' ? printLength(n) : String(n));
+const say = (def: Ranged, n: number, show: Show): string => (def.kind === 'length' ? show.length(n) : String(n));
 
 /** A bound as typed, in inches or a whole number; undefined when it is neither. */
-const readBound = (def: Ranged, text: string): number | undefined => {
+const readBound = (def: Ranged, text: string, show: Show): number | undefined => {
   if (def.kind === 'count') return /^\d+$/.test(text.trim()) ? Number(text) : undefined;
   try {
-    return parseLength(text);
+    return show.read(text);
   } catch (error) {
     if (error instanceof LengthError) return undefined;
     throw error;
@@ -37,6 +39,7 @@ export const RangeEditor = ({
   readonly editable: boolean;
   readonly onSave: (ranges: ModelDetail['ranges']) => void;
 }) => {
+  const show = useShow();
   const defs = (findFamily(family)?.params ?? []).filter(
     (p): p is Ranged =>
       (p.kind === 'length' || p.kind === 'count') && (p.group === 'Size' || ranges[p.key] !== undefined),
@@ -45,17 +48,17 @@ export const RangeEditor = ({
     Object.fromEntries(
       defs.flatMap((d) => {
         const r = ranges[d.key];
-        return r ? [[d.key, [show(d, r[0]), show(d, r[1])] as const]] : [];
+        return r ? [[d.key, [say(d, r[0], show), say(d, r[1], show)] as const]] : [];
       }),
     ),
   );
   const fault = (d: Ranged): string | undefined => {
     const t = texts[d.key];
     if (!t) return undefined;
-    const [low, high] = [readBound(d, t[0]), readBound(d, t[1])];
+    const [low, high] = [readBound(d, t[0], show), readBound(d, t[1], show)];
     if (low === undefined || high === undefined) return 'two sizes';
     if (low > high) return 'least first';
-    return low < d.min || high > d.max ? `${show(d, d.min)} to ${show(d, d.max)}` : undefined;
+    return low < d.min || high > d.max ? `${say(d, d.min, show)} to ${say(d, d.max, show)}` : undefined;
   };
   const faults = defs.filter((d) => fault(d) !== undefined);
   const save = (): void =>
@@ -63,7 +66,7 @@ export const RangeEditor = ({
       Object.fromEntries(
         Object.entries(texts).map(([key, t]) => {
           const def = defs.find((d) => d.key === key) as Ranged;
-          return [key, [readBound(def, t[0]) ?? def.min, readBound(def, t[1]) ?? def.max] as const];
+          return [key, [readBound(def, t[0], show) ?? def.min, readBound(def, t[1], show) ?? def.max] as const];
         }),
       ),
     );
@@ -95,7 +98,7 @@ export const RangeEditor = ({
             borderColor="hair"
           >
             <span>
-              {d.label} <Soft>{show(d, Number(params[d.key]))}</Soft>
+              {d.label} <Soft>{say(d, Number(params[d.key]), show)}</Soft>
             </span>
             {t ? (
               <>
@@ -128,7 +131,7 @@ export const RangeEditor = ({
             ) : (
               <Box gridColumn="2 / 5" textAlign="right">
                 {editable ? (
-                  <button onClick={() => setTexts({ ...texts, [d.key]: [show(d, d.min), show(d, d.max)] })}>
+                  <button onClick={() => setTexts({ ...texts, [d.key]: [say(d, d.min, show), say(d, d.max, show)] })}>
                     <Soft>fixed; let them choose</Soft>
                   </button>
                 ) : (

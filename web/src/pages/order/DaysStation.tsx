@@ -13,6 +13,7 @@ import { Empty, Loading } from '../../parts/Loading.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { Soft, Title } from '../../parts/Text.tsx';
 import { useStation } from './OrderPage.tsx';
+import { isOffice } from '../../data/roles.ts';
 
 /** Days station: when each piece of the order's work is done, and by whom. */
 export const DaysStation = () => {
@@ -73,7 +74,7 @@ export const DaysStation = () => {
           <strong className="cond">{late.text}</strong> Move its blocks earlier on the board, or agree on another day.
         </Box>
       )}
-      {unplaced.length > 0 && refused === undefined && me?.role === 'office' && (
+      {unplaced.length > 0 && refused === undefined && isOffice(me) && (
         <Box my={3} bg="amberwash" borderLeft="4px solid" borderColor="amber" px={3} py={2} maxW="620px">
           {unplaced.map((o) => o.name).join(', ')}: open again and without a place on the board.{' '}
           <QuietButton disabled={busy} onClick={() => void plan()}>

@@ -1,7 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { Link, useNavigate } from 'react-router';
 import { adviseMoving, sizeFlock } from '@rubbet/core/flock';
-import { printMoney } from '@rubbet/core/measure';
 import { buildSpec } from '@rubbet/core/model';
 import type { Spec } from '@rubbet/core/model';
 import useSWR from 'swr';
@@ -19,6 +18,7 @@ import { Figure, Heading, Soft, Title } from '../../parts/Text.tsx';
 import { compareFlocks, readFlock, typedFlock } from './flock.ts';
 import type { TypedFlock } from './flock.ts';
 import { useStation } from './OrderPage.tsx';
+import { useShow } from '../../data/useShow.tsx';
 
 const NEEDS: Readonly<Record<string, string>> = {
   house: 'house floor',
@@ -30,6 +30,7 @@ const NEEDS: Readonly<Record<string, string>> = {
 
 /** Flock station: how many birds now and in two years, and what they need; what runs out first in the unit in hand. */
 export const FlockStation = () => {
+  const show = useShow();
   const { order, write, keep } = useStation();
   const { tell, fail } = useNotice();
   const navigate = useNavigate();
@@ -169,9 +170,9 @@ export const FlockStation = () => {
             />
           </Box>
           <Box>
-            <Soft>Moved by</Soft>
+            <Soft>Who moves it</Soft>
             <Choices
-              label="Moved by"
+              label="Who moves it"
               value={flock.mover}
               onChange={(mover) => set({ mover })}
               choices={[
@@ -259,13 +260,13 @@ export const FlockStation = () => {
                   </span>
                   <span>{m.purpose}</span>
                   <Soft ml="auto" whiteSpace="nowrap">
-                    {birds} birds · {printMoney(m.summary.price, true)}
+                    {[`${birds} birds`, show.money(m.summary.price, true)].filter(Boolean).join(' · ')}
                   </Soft>
                 </Box>
                 <Box display="flex" gap={3} flexWrap="wrap" fontSize="14px">
                   {reasons.map((r) => (
                     <Box as="span" key={r.text} color={r.good ? 'moss' : 'keel'}>
-                      {r.good ? '+' : '−'} {r.text}
+                      {r.good ? '+' : '−'} {show.text(r.text)}
                     </Box>
                   ))}
                 </Box>

@@ -2,7 +2,6 @@ import { Box } from '@chakra-ui/react';
 import { useMemo } from 'react';
 import { passGate } from '@rubbet/core/check';
 import { drawPads } from '@rubbet/core/draw';
-import { printLength } from '@rubbet/core/measure';
 import { measureSiteRamp, planPads } from '@rubbet/core/site';
 import type { PadReading, Survey } from '@rubbet/core/site';
 import { buildSpec } from '@rubbet/core/model';
@@ -15,12 +14,14 @@ import { DraftBar } from '../../parts/DraftBar.tsx';
 import { Field, Input } from '../../parts/Fields.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { Figure, Heading, Len, Soft, Title } from '../../parts/Text.tsx';
-import { compareGrounds, CORNERS, isSameGround, readGate, readRod, typedGround } from './ground.ts';
+import { compareGrounds, CORNERS, isSameGround, keptRod, readGate, readRod, typedGround } from './ground.ts';
 import type { TypedGround } from './ground.ts';
 import { useStation } from './OrderPage.tsx';
+import { useShow } from '../../data/useShow.tsx';
 
 /** Ground station: four rod readings to pad heights. */
 export const GroundStation = () => {
+  const show = useShow();
   const { order, keep } = useStation();
   const { tell, fail } = useNotice();
   const rules = useRules();
@@ -34,25 +35,26 @@ export const GroundStation = () => {
     [x1 - inset, y1 - inset],
     [x0 + inset, y1 - inset],
   ] as const;
-  const kept = useKept(`order ${order.id} ground`, typedGround(order.survey?.survey), isSameGround);
+  const before = order.survey?.survey;
+  const kept = useKept(`order ${order.id} ground`, typedGround(before, show), isSameGround(show));
   const { texts, lift: liftText, gate: gateText } = kept.value;
   const set = (change: Partial<TypedGround>): void => kept.set((g) => ({ ...g, ...change }));
-  const readings = texts.map(readRod);
-  const lift = readRod(liftText);
-  const gate = readGate(gateText);
+  const readings = texts.map((t) => readRod(t, show));
+  const lift = readRod(liftText, show);
+  const gate = readGate(gateText, show);
   const complete =
     readings.every((r) => r.rod !== undefined) && lift.rod !== undefined && lift.rod <= 48 && gate.error === undefined;
   const way = build && gate.width !== undefined ? passGate(build, gate.width, rules.check.loadWidth) : undefined;
   const survey: Survey | undefined = complete
     ? {
-        lift: lift.rod ?? 0,
-        ...(gate.width === undefined ? {} : { gate: gate.width }),
+        lift: keptRod(liftText, before?.lift, show) ?? 0,
+        ...(gate.width === undefined ? {} : { gate: keptRod(gateText, before?.gate, show) ?? gate.width }),
         pads: CORNERS.map((name, i): PadReading => ({
           id: name.replace(' ', '-'),
           name,
           x: (places[i]?.[0] ?? 0) - x0,
           y: (places[i]?.[1] ?? 0) - y0,
-          rod: readings[i]?.rod ?? 0,
+          rod: keptRod(texts[i] ?? '', before?.pads[i]?.rod, show) ?? 0,
         })),
       }
     : undefined;
@@ -77,7 +79,7 @@ export const GroundStation = () => {
     <Box p={6} display="grid" gridTemplateColumns={{ base: '1fr', md: '330px 1fr' }} gap={10} pb={16}>
       <Box>
         <Title mb={1}>Rod readings</Title>
-        <DraftBar kept={kept} both={() => compareGrounds(kept.value, typedGround(order.survey?.survey))} />
+        <DraftBar kept={kept} both={() => compareGrounds(kept.value, typedGround(before, show))} />
         <Soft>Level set up once, rod on the ground at each corner. The larger the reading, the lower the ground.</Soft>
         <Box display="grid" gap={3} mt={4}>
           {CORNERS.map((name, i) => (
@@ -86,7 +88,7 @@ export const GroundStation = () => {
                 <Input
                   id={id}
                   className="cond"
-                  placeholder="52 1/2"
+                  placeholder={show.length(52.5)}
                   value={texts[i] ?? ''}
                   aria-invalid={texts[i] !== '' && readings[i]?.error !== undefined}
                   onChange={(e) => set({ texts: texts.map((t, k) => (k === i ? e.target.value : t)) })}
@@ -195,8 +197,8 @@ export const GroundStation = () => {
                       {[
                         p.blocks ? `${p.blocks} ${p.blocks === 1 ? 'course' : 'courses'} of block` : '',
                         p.pavers ? `${p.pavers} ${p.pavers === 1 ? 'paver' : 'pavers'}` : '',
-                        p.shims ? `${printLength(p.shims).replace('"', '″')} of shims` : '',
-                        p.dig ? `let in ${p.dig}″` : '',
+                        p.shims ? `${show.length(p.shims)} of shims` : '',
+                        p.dig ? `let in ${show.length(p.dig)}` : '',
                       ]
                         .filter(Boolean)
                         .join(', ') || 'on the ground'}
@@ -207,7 +209,7 @@ export const GroundStation = () => {
             </table>
             {plan.warnings.map((w) => (
               <Box key={w} mt={3} bg="amberwash" borderLeft="4px solid" borderColor="amber" px={3} py={2}>
-                {w}
+                {show.text(w)}
               </Box>
             ))}
             {ramp && (

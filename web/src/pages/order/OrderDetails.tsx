@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { addDays, format } from 'date-fns';
+import { addDays } from '@rubbet/core/schedule';
 import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import useSWR from 'swr';
@@ -7,15 +7,18 @@ import { judgeAct, lifeOf, UNDONE_WORDS } from '@rubbet/core/order';
 import type { OrderAct } from '@rubbet/core/order';
 import { api } from '../../data/api.ts';
 import type { KeepOrder, WriteOrder } from '../../data/hooks.ts';
-import type { Customer, Order } from '../../data/types.ts';
+import { today } from '../../data/days.ts';
+import type { Customer, CustomerDetail, Order } from '../../data/types.ts';
 import { isSame } from '../../data/drafts.ts';
 import { useKept } from '../../data/useKept.ts';
 import { useAsk } from '../../parts/Ask.tsx';
 import { Button, QuietButton } from '../../parts/Button.tsx';
+import { CustomerChooser } from '../../parts/CustomerChooser.tsx';
 import { DraftBar } from '../../parts/DraftBar.tsx';
 import { Field, Input, Select, TextArea } from '../../parts/Fields.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { Heading, Soft, Title } from '../../parts/Text.tsx';
+import { CustomerLink } from './CustomerLink.tsx';
 import { detailsOf, readDetails } from './details.ts';
 
 const LABELS = {
@@ -23,6 +26,7 @@ const LABELS = {
   wantedBy: 'Wanted by',
   quantity: 'How many',
   customerId: 'Customer',
+  siteId: 'Where it goes',
   notes: 'Notes',
 } as const;
 
@@ -77,15 +81,17 @@ export const OrderDetails = ({
   const { tell, fail } = useNotice();
   const ask = useAsk();
   const navigate = useNavigate();
-  const { data: customers } = useSWR<Customer[]>('/customers');
+  const [picked, setPicked] = useState<readonly Customer[]>([]);
   const kept = useKept(`order ${order.id} details`, detailsOf(order));
-  const [copyDay, setCopyDay] = useState(format(addDays(new Date(), 28), 'yyyy-MM-dd'));
+  const [copyDay, setCopyDay] = useState(addDays(today(), 28));
   const { value, set } = kept;
   const { errors, change } = readDetails(value, order);
   const life = lifeOf(order);
   const why = (act: OrderAct): string | undefined => judgeAct(life, act).refusal?.why;
   useEffect(() => dialog.current?.showModal(), []);
-  const name = (id: number): string => customers?.find((c) => c.id === id)?.name ?? order.customer.name;
+  const { data: customer } = useSWR<CustomerDetail>(value.customerId === 0 ? null : `/customers/${value.customerId}`);
+  const name = (id: number): string =>
+    picked.find((c) => c.id === id)?.name ?? (id === customer?.id ? customer.name : order.customer.name);
   const save = async (): Promise<void> => {
     try {
       await keep(
@@ -162,19 +168,32 @@ export const OrderDetails = ({
             }));
         }}
       />
-      <Box display="grid" gap={3} gridTemplateColumns="1fr 1fr">
+      <Box display="grid" gap={3} gridTemplateColumns={{ base: '1fr', md: '1fr 1fr' }}>
         {field('title', 'write')}
-        <Field label={LABELS.customerId} {...(why('customer') ? { help: why('customer') as string } : {})}>
+        <Box>
+          <CustomerChooser
+            label={LABELS.customerId}
+            chosen={value.customerId === 0 ? undefined : { id: value.customerId, name: name(value.customerId) }}
+            disabled={why('customer') !== undefined}
+            onChoose={(c) => {
+              if (c) setPicked((p) => [...p, c]);
+              set((v) => ({ ...v, customerId: c?.id ?? 0, siteId: 0 }));
+            }}
+          />
+          {why('customer') !== undefined && <Soft>{why('customer')}</Soft>}
+        </Box>
+        <Field label={LABELS.siteId}>
           {(id) => (
             <Select
               id={id}
-              value={value.customerId}
+              value={value.siteId}
               disabled={why('customer') !== undefined}
-              onChange={(e) => set((v) => ({ ...v, customerId: Number(e.target.value) }))}
+              onChange={(e) => set((v) => ({ ...v, siteId: Number(e.target.value) }))}
             >
-              {(customers ?? [order.customer]).map((c) => (
-                <option key={c.id} value={c.id}>
-                  {c.name}
+              <option value={0}>their own address</option>
+              {(customer?.sites ?? (order.site ? [order.site] : [])).map((x) => (
+                <option key={x.id} value={x.id}>
+                  {x.name}, {x.address}
                 </option>
               ))}
             </Select>
@@ -225,6 +244,7 @@ export const OrderDetails = ({
           </Box>
         </Box>
       </Box>
+      <CustomerLink order={order} write={write} />
       <Box borderTop="1px solid" borderColor="rule" mt={4} pt={3} display="grid" gap={2}>
         {ACTS.map((a) => {
           const refused = why(a.act);

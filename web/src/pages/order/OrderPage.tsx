@@ -11,6 +11,7 @@ import { Loading } from '../../parts/Loading.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { OrderTape } from '../../parts/OrderTape.tsx';
 import { Soft, Title } from '../../parts/Text.tsx';
+import { isOffice } from '../../data/roles.ts';
 
 const OrderDetails = lazy(async () => ({ default: (await import('./OrderDetails.tsx')).OrderDetails }));
 
@@ -48,7 +49,7 @@ const Stopped = ({ order, write }: { readonly order: Order; readonly write: Writ
         </strong>{' '}
         {stop.why}
       </span>
-      {me?.role === 'office' && (
+      {isOffice(me) && (
         <QuietButton ml="auto" onClick={() => void go()}>
           {verb}
         </QuietButton>
@@ -87,7 +88,7 @@ export const OrderPage = () => {
           {order.customer.name} · wanted by {longDay(order.wantedBy)}
           {order.revision ? ` · revision ${order.revision.number}${order.accepted ? ', accepted' : ''}` : ''}
         </Soft>
-        {me?.role === 'office' && (
+        {isOffice(me) && (
           <QuietButton py="2px" onClick={() => setDetails(true)}>
             Order details
           </QuietButton>

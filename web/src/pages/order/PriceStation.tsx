@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import useSWR from 'swr';
-import { printMinutes, printMoney } from '@rubbet/core/measure';
+import { printMinutes } from '@rubbet/core/measure';
 import { judgeAct, lifeOf } from '@rubbet/core/order';
 import type { ApiError } from '../../data/api.ts';
 import { moment } from '../../data/days.ts';
@@ -12,6 +12,7 @@ import { Empty, Loading } from '../../parts/Loading.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { Figure, Heading, Soft, Title } from '../../parts/Text.tsx';
 import { useStation } from './OrderPage.tsx';
+import { useShow } from '../../data/useShow.tsx';
 
 const KINDS = [
   ['lumber', 'Sticks'],
@@ -23,6 +24,7 @@ const KINDS = [
 
 /** Price station: what it costs, what it is sold for, what to buy; accepting freezes the revision. */
 export const PriceStation = () => {
+  const show = useShow();
   const { order, write } = useStation();
   const { tell, fail } = useNotice();
   const [busy, setBusy] = useState(false);
@@ -46,7 +48,7 @@ export const PriceStation = () => {
     setBusy(true);
     try {
       await write('/accept', 'POST', { version: order.version });
-      tell(`Accepted at ${printMoney(data.price.total)}. Revision ${order.revision?.number ?? ''} is frozen.`);
+      tell(`Accepted at ${show.money(data.price.total)}. Revision ${order.revision?.number ?? ''} is frozen.`);
     } catch (e) {
       fail(e);
     } finally {
@@ -68,12 +70,12 @@ export const PriceStation = () => {
           label={order.quantity > 1 ? `For ${order.quantity} units, with tax` : 'With tax'}
           value={
             <Box as="span" fontSize="38px">
-              {printMoney(price.total)}
+              {show.money(price.total)}
             </Box>
           }
           tone="moss"
         >
-          {Math.round((price.margin / price.net) * 100)} % margin on {printMoney(price.net)} net
+          {Math.round((price.margin / price.net) * 100)} % margin on {show.money(price.net)} net
         </Figure>
         <table style={{ marginTop: 14 }}>
           <tbody>
@@ -82,20 +84,20 @@ export const PriceStation = () => {
                 <td>
                   {name} <Soft>{why}</Soft>
                 </td>
-                <td className="num">{printMoney(cents)}</td>
+                <td className="num">{show.money(cents)}</td>
               </tr>
             ))}
             <tr>
               <td className="cond">Cost</td>
-              <td className="num cond">{printMoney(price.cost)}</td>
+              <td className="num cond">{show.money(price.cost)}</td>
             </tr>
             <tr>
               <td>Margin</td>
-              <td className="num">{printMoney(price.margin)}</td>
+              <td className="num">{show.money(price.margin)}</td>
             </tr>
             <tr>
               <td>Tax</td>
-              <td className="num">{printMoney(price.tax)}</td>
+              <td className="num">{show.money(price.tax)}</td>
             </tr>
           </tbody>
         </table>
@@ -144,8 +146,8 @@ export const PriceStation = () => {
                       <td>{l.name}</td>
                       <td>{l.size}</td>
                       <td className="num cond">{l.quantity}</td>
-                      <td className="num">{printMoney(l.each)}</td>
-                      <td className="num">{printMoney(l.cost)}</td>
+                      <td className="num">{show.money(l.each)}</td>
+                      <td className="num">{show.money(l.cost)}</td>
                     </tr>
                   ))}
                 </tbody>

@@ -1,12 +1,11 @@
 import { Box } from '@chakra-ui/react';
-import { addDays, format } from 'date-fns';
 import { useForm } from 'react-hook-form';
 import { Link } from 'react-router';
 import useSWR from 'swr';
-import { printWeight } from '@rubbet/core/measure';
 import { judgeAct, lifeOf } from '@rubbet/core/order';
+import { addDays } from '@rubbet/core/schedule';
 import type { ApiError } from '../../data/api.ts';
-import { longDay, moment } from '../../data/days.ts';
+import { longDay, moment, today } from '../../data/days.ts';
 import type { LoadOn } from '../../data/types.ts';
 import { useAsk } from '../../parts/Ask.tsx';
 import { Button, LinkButton, QuietButton } from '../../parts/Button.tsx';
@@ -15,6 +14,7 @@ import { Empty, Loading } from '../../parts/Loading.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { Heading, Len, Soft, Title } from '../../parts/Text.tsx';
 import { useStation } from './OrderPage.tsx';
+import { useShow } from '../../data/useShow.tsx';
 
 interface Entry {
   readonly day: string;
@@ -25,15 +25,16 @@ interface Entry {
 
 /** Road station: the load on each trailer, the delivery day, the customer's page and sheet. */
 export const RoadStation = () => {
+  const show = useShow();
   const { order, write } = useStation();
   const { tell, fail } = useNotice();
   const ask = useAsk();
   const { data, error } = useSWR<LoadOn[], ApiError>(order.revision ? `/orders/${order.id}/loads` : null);
   const { register, handleSubmit, formState } = useForm<Entry>({
     defaultValues: {
-      day: order.delivery?.day ?? format(addDays(new Date(), 14), 'yyyy-MM-dd'),
+      day: order.delivery?.day ?? addDays(today(), 14),
       arrives: order.delivery?.arrives ?? '09:30',
-      trailerId: order.delivery?.trailerId ?? 'tilt',
+      trailerId: order.delivery?.trailerId ?? '',
       notes: order.delivery?.notes ?? '',
     },
   });
@@ -91,46 +92,60 @@ export const RoadStation = () => {
       fail(e);
     }
   };
-  const visit = `/visit/${order.token}`;
+  const visit = order.token === null ? undefined : `/visit/${order.token}`;
   return (
     <Box p={6} display="grid" gridTemplateColumns={{ base: '1fr', lg: '1fr 380px' }} gap={10} pb={16}>
       <Box minW={0}>
         <Title mb={3}>The load</Title>
         <Box display="grid" gridTemplateColumns={{ base: '1fr', md: '1fr 1fr' }} gap={6}>
-          {data.map(({ trailer, load }) => (
+          {data.map(({ trailer, load, vehicles }) => (
             <Box key={trailer.id} borderTop="2px solid" borderColor="ink" pt={3}>
               <Heading>On the {trailer.name}</Heading>
               <Box className="cond" fontSize="25px" data-load={Math.round(load.weight)}>
-                {printWeight(load.weight)}
+                {show.weight(load.weight)}
               </Box>
               <Box color="soft">
                 <Len inches={load.size[0]} feet /> long, <Len inches={load.size[1]} feet /> wide,{' '}
-                <Len inches={load.size[2]} feet /> high; the trailer carries {printWeight(trailer.carries)}
+                <Len inches={load.size[2]} feet /> high; the trailer carries {show.weight(trailer.carries)}
               </Box>
               {load.problems.map((p) => (
                 <Box key={p} mt={2} bg="amberwash" borderLeft="4px solid" borderColor="amber" px={3} py={2}>
-                  {p}
+                  {show.text(p)}
                 </Box>
               ))}
               <Box asChild mt={2} pl={5} listStyleType="disc">
                 <ul>
                   {load.instructions.map((t) => (
                     <Box as="li" key={t} listStyleType="disc">
-                      {t}
+                      {show.text(t)}
                     </Box>
                   ))}
                 </ul>
               </Box>
+              {vehicles.map((v) =>
+                v.problems.length === 0 ? (
+                  <Box key={v.id} color="moss" mt={1}>
+                    The {v.name} can pull it.
+                  </Box>
+                ) : (
+                  <Box key={v.id} color="keel" mt={1}>
+                    {v.problems.map((p) => show.text(p)).join(' ')}
+                  </Box>
+                ),
+              )}
             </Box>
           ))}
+          {data.length === 0 && <Empty>There is no trailer yet. The office adds one under Settings, Trailers.</Empty>}
         </Box>
         <Heading mt={8} mb={2}>
           For the customer
         </Heading>
         <Box display="flex" gap={3} flexWrap="wrap">
-          <LinkButton href={visit} target="_blank">
-            Open the customer’s page
-          </LinkButton>
+          {visit !== undefined && (
+            <LinkButton href={visit} target="_blank">
+              Open the customer’s page
+            </LinkButton>
+          )}
           <LinkButton href={`/api/orders/${order.id}/site-sheet.pdf`} target="_blank">
             Print the delivery-day sheet
           </LinkButton>
@@ -174,9 +189,7 @@ export const RoadStation = () => {
                   </Select>
                 )}
               </Field>
-              <Field label="Notes for the driver and the customer">
-                {(id) => <TextArea id={id} {...register('notes')} />}
-              </Field>
+              <Field label="Notes for the driver">{(id) => <TextArea id={id} {...register('notes')} />}</Field>
               {order.delivery ? (
                 <QuietButton type="submit" disabled={noDay !== undefined}>
                   Change the delivery

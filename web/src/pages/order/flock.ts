@@ -49,7 +49,7 @@ const WORDS: Readonly<Record<string, string>> = {
   ranging: 'Out of the run by day',
   moves: 'Moved',
   winters: 'Winters',
-  mover: 'Moved by',
+  mover: 'Who moves it',
 };
 const say = (v: unknown): string => (v === true ? 'yes' : v === false ? 'no' : String(v ?? 'not said'));
 

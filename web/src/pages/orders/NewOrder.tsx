@@ -1,17 +1,19 @@
 import { Box, Dialog, Portal } from '@chakra-ui/react';
-import { addDays, format } from 'date-fns';
+import { addDays } from '@rubbet/core/schedule';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import useSWR from 'swr';
 import { api } from '../../data/api.ts';
-import type { Customer, Model, Order } from '../../data/types.ts';
+import { today } from '../../data/days.ts';
+import type { BusinessData, Customer, CustomerDetail, Model, Order } from '../../data/types.ts';
+import { useShow } from '../../data/useShow.tsx';
 import { Button, QuietButton } from '../../parts/Button.tsx';
 import { Field, Input, Select } from '../../parts/Fields.tsx';
+import { CustomerChooser } from '../../parts/CustomerChooser.tsx';
 import { Title } from '../../parts/Text.tsx';
 
 interface Entry {
-  readonly customerId: string;
   readonly name: string;
   readonly phone: string;
   readonly email: string;
@@ -24,39 +26,60 @@ interface Entry {
 }
 
 /** Takes an enquiry: who calls, what for, by when. */
-export const NewOrder = ({ close, made }: { readonly close: () => void; readonly made: () => void }) => {
-  const { data: customers } = useSWR<Customer[]>('/customers');
+export const NewOrder = ({
+  from,
+  close,
+  made,
+}: {
+  /** The customer who asks, where they are in the book already. */
+  readonly from?: number | undefined;
+  readonly close: () => void;
+  readonly made: () => void;
+}) => {
+  const show = useShow();
+  const { data: business } = useSWR<BusinessData>('/business');
+  const { data: known } = useSWR<CustomerDetail>(from === undefined ? null : `/customers/${from}`);
+  const [chosen, setChosen] = useState<Customer>();
+  const [siteId, setSiteId] = useState('');
+  const customer = chosen ?? known;
+  const { data: detail } = useSWR<CustomerDetail>(customer ? `/customers/${customer.id}` : null);
   const { data: models } = useSWR<Model[]>('/models');
   const navigate = useNavigate();
   const [problem, setProblem] = useState<string>();
-  const { register, handleSubmit, watch, formState } = useForm<Entry>({
+  const { register, handleSubmit, formState } = useForm<Entry>({
     defaultValues: {
-      customerId: 'new',
       name: '',
       phone: '',
       email: '',
       address: '',
-      miles: '10',
+      miles: String(Math.round(show.out('distance', 10))),
       title: '',
       modelId: '',
-      wantedBy: format(addDays(new Date(), 28), 'yyyy-MM-dd'),
+      wantedBy: addDays(business?.today ?? today(), 28),
       quantity: '1',
     },
   });
-  const fresh = watch('customerId') === 'new';
+  const fresh = customer === undefined;
   const submit = handleSubmit(async (e) => {
     setProblem(undefined);
     try {
-      const customer = fresh
+      const who = fresh
         ? await api<Customer>('/customers', {
             method: 'POST',
-            body: { name: e.name, phone: e.phone, email: e.email, address: e.address, miles: Number(e.miles) },
+            body: {
+              name: e.name,
+              phone: e.phone,
+              email: e.email,
+              address: e.address,
+              miles: Math.round(show.back('distance', Number(e.miles))),
+            },
           })
-        : { id: Number(e.customerId) };
+        : customer;
       const order = await api<Order>('/orders', {
         method: 'POST',
         body: {
-          customerId: customer.id,
+          customerId: who.id,
+          ...(siteId === '' ? {} : { siteId: Number(siteId) }),
           title: e.title,
           wantedBy: e.wantedBy,
           quantity: Number(e.quantity),
@@ -90,19 +113,13 @@ export const NewOrder = ({ close, made }: { readonly close: () => void; readonly
               <Title>Take an enquiry</Title>
             </Dialog.Title>
             <form onSubmit={(e) => void submit(e)} noValidate>
-              <Box display="grid" gridTemplateColumns="1fr 1fr" gap={4} mt={4}>
-                <Field label="Customer">
-                  {(id) => (
-                    <Select id={id} {...register('customerId')}>
-                      <option value="new">Somebody new</option>
-                      {(customers ?? []).map((c) => (
-                        <option key={c.id} value={c.id}>
-                          {c.name}
-                        </option>
-                      ))}
-                    </Select>
-                  )}
-                </Field>
+              <Box display="grid" gridTemplateColumns={{ base: '1fr', sm: '1fr 1fr' }} gap={4} mt={4}>
+                <CustomerChooser
+                  label="Customer in the book"
+                  chosen={customer}
+                  disabled={from !== undefined}
+                  onChoose={setChosen}
+                />
                 {fresh ? (
                   <Field label="Name" error={errors.name?.message}>
                     {(id) => (
@@ -115,19 +132,30 @@ export const NewOrder = ({ close, made }: { readonly close: () => void; readonly
                     )}
                   </Field>
                 ) : (
-                  <span />
+                  <Field label="Where it goes">
+                    {(id) => (
+                      <Select id={id} value={siteId} onChange={(e) => setSiteId(e.target.value)}>
+                        <option value="">{customer.address || 'their address'}</option>
+                        {(detail?.sites ?? []).map((s) => (
+                          <option key={s.id} value={s.id}>
+                            {s.name}, {s.address}
+                          </option>
+                        ))}
+                      </Select>
+                    )}
+                  </Field>
                 )}
                 {fresh && (
                   <>
                     <Field label="Phone">{(id) => <Input id={id} {...register('phone')} />}</Field>
                     <Field label="Email">{(id) => <Input id={id} {...register('email')} />}</Field>
                     <Field label="Address">{(id) => <Input id={id} {...register('address')} />}</Field>
-                    <Field label="Miles from the shop" error={errors.miles?.message}>
+                    <Field label={`Way from the shop, ${show.unit('distance')}`} error={errors.miles?.message}>
                       {(id) => (
                         <Input
                           id={id}
                           inputMode="numeric"
-                          {...register('miles', { validate: (v) => /^\d+$/.test(v) || 'Whole miles, 0 or more.' })}
+                          {...register('miles', { validate: (v) => /^\d+$/.test(v) || 'A whole number, 0 or more.' })}
                         />
                       )}
                     </Field>
@@ -150,7 +178,7 @@ export const NewOrder = ({ close, made }: { readonly close: () => void; readonly
                       <option value="">None: start from the flock</option>
                       {(models ?? []).map((m) => (
                         <option key={m.id} value={m.id}>
-                          {m.name}: {m.purpose}
+                          {m.name}: {show.text(m.purpose)}
                         </option>
                       ))}
                     </Select>
@@ -178,7 +206,7 @@ export const NewOrder = ({ close, made }: { readonly close: () => void; readonly
               )}
               <Box display="flex" gap={3} mt={5} justifyContent="flex-end">
                 <QuietButton type="button" onClick={close}>
-                  Put it away
+                  Leave it
                 </QuietButton>
                 <Button type="submit" disabled={formState.isSubmitting}>
                   Write it down

@@ -3,7 +3,6 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { lazy, Suspense, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import useSWRInfinite from 'swr/infinite';
-import { printMoney, printWeight } from '@rubbet/core/measure';
 import { STATION_NAMES, STATIONS } from '@rubbet/core/order';
 import { shortDay } from '../../data/days.ts';
 import { useMe } from '../../data/hooks.ts';
@@ -11,7 +10,11 @@ import type { OrderList, OrderRow } from '../../data/types.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Input } from '../../parts/Fields.tsx';
 import { Empty, Loading } from '../../parts/Loading.tsx';
+import { MiniTape, placeName } from '../../parts/MiniTape.tsx';
 import { Soft, Title } from '../../parts/Text.tsx';
+import { useNarrow } from '../../parts/useNarrow.ts';
+import { isOffice } from '../../data/roles.ts';
+import { useShow } from '../../data/useShow.tsx';
 
 const NewOrder = lazy(async () => ({ default: (await import('./NewOrder.tsx')).NewOrder }));
 
@@ -29,45 +32,30 @@ const Filter = chakra('button', {
   },
 });
 
-/** Places of an order beside its stations. */
-const ASIDE: Readonly<Record<string, string>> = { done: 'Handed over', held: 'On hold', cancelled: 'Cancelled' };
-const placeName = (place: string): string =>
-  ASIDE[place] ?? STATION_NAMES[STATIONS.find((s) => s === place) ?? 'flock'];
-
-/** A little tape that shows how far an order has come. */
-const MiniTape = ({ station }: { readonly station: string }) => {
-  const reached = station === 'done' ? STATIONS.length : STATIONS.findIndex((s) => s === station);
-  return (
-    <Box display="flex" alignItems="center" gap={2}>
-      <Box
-        display="flex"
-        width="128px"
-        height="11px"
-        border="1px solid"
-        borderColor="tick"
-        aria-hidden="true"
-        flexShrink={0}
-      >
-        {STATIONS.map((s, i) => (
-          <Box key={s} flex={1} borderRight="1px solid" borderColor="tick" bg={i < reached ? 'tape' : 'tapeoff'} />
-        ))}
-      </Box>
-      <span>{placeName(station)}</span>
-    </Box>
-  );
-};
-
 /** Orders that come with one request. */
 const PAGE = 100;
 
-const COLUMNS = '64px minmax(190px,1.5fr) minmax(130px,1fr) 240px 92px 92px 110px';
+/** Columns of the list: with weight and price on a desk, the day alone on a telephone. Prices are the office's. */
+const columnsOf = (money: boolean) => ({
+  base: '46px minmax(0,1fr) 92px',
+  lg: `64px minmax(190px,1.5fr) minmax(130px,1fr) 240px 92px ${money ? '92px ' : ''}110px`,
+});
+const wideOnly = { base: 'none', lg: 'block' } as const;
 
 /** All orders: search, by station, as many as there are. */
 export const Orders = () => {
+  const show = useShow();
   const [params, setParams] = useSearchParams();
   const [search, setSearch] = useState(params.get('search') ?? '');
-  const [making, setMaking] = useState(false);
+  const narrow = useNarrow();
+  const enquiry = params.get('enquiry');
+  const [making, setMaking] = useState(enquiry !== null);
+  useEffect(() => {
+    if (enquiry !== null) setMaking(true);
+  }, [enquiry]);
   const { me } = useMe();
+  const money = isOffice(me);
+  const COLUMNS = columnsOf(money);
   const station = params.get('station') ?? '';
   const asked = useDeferredValue(search);
   const query = `&search=${encodeURIComponent(asked)}${station ? `&station=${station}` : ''}`;
@@ -82,7 +70,8 @@ export const Orders = () => {
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: () => scroll.current,
-    estimateSize: () => 46,
+    estimateSize: () => (narrow ? 64 : 46),
+    getItemKey: (i) => `${narrow ? 'n' : 'w'}${rows[i]?.id ?? i}`,
     overscan: 12,
   });
   // The next page is asked for before the last line of this one comes into view.
@@ -97,30 +86,42 @@ export const Orders = () => {
   const choose = (key: string) => setParams(key === '' ? {} : { station: key });
   return (
     <Box display="flex" flexDirection="column" height="100%">
-      <Box px={6} pt={5} pb={2} display="flex" gap={5} alignItems="center">
+      <Box
+        px={{ base: 3, md: 6 }}
+        pt={{ base: 3, md: 5 }}
+        pb={2}
+        display="flex"
+        gap={{ base: 2, md: 5 }}
+        alignItems="center"
+        flexWrap="wrap"
+      >
         <Title>Orders</Title>
-        <Box width="320px">
+        <Box width={{ base: '100%', md: '320px' }} order={{ base: 3, md: 0 }}>
           <Input
             type="search"
             aria-label="Search orders"
-            placeholder="Number, title or customer"
+            placeholder="Number, title, customer, telephone, place, model"
             value={search}
             onChange={(e) => setSearch(e.target.value)}
           />
         </Box>
-        {me?.role === 'office' && (
-          <Button ml="auto" onClick={() => setMaking(true)}>
-            Take an enquiry
-          </Button>
+        {money && (
+          <Box ml="auto" display="flex" gap={3}>
+            <Link to="/customers" className="cond" style={{ alignSelf: 'center' }}>
+              Customers
+            </Link>
+            <Button onClick={() => setMaking(true)}>Take an enquiry</Button>
+          </Box>
         )}
       </Box>
       <Box
-        px={6}
+        px={{ base: 3, md: 6 }}
         display="flex"
         gap={1}
         borderBottom="2px solid"
         borderColor="ink"
-        flexWrap="wrap"
+        flexWrap={{ base: 'nowrap', md: 'wrap' }}
+        overflowX="auto"
         role="group"
         aria-label="Station"
       >
@@ -137,7 +138,7 @@ export const Orders = () => {
         </Filter>
       </Box>
       <Box
-        px={6}
+        px={{ base: 3, md: 6 }}
         py={2}
         display="grid"
         gridTemplateColumns={COLUMNS}
@@ -148,13 +149,28 @@ export const Orders = () => {
       >
         <span>No.</span>
         <span>Order</span>
-        <span>Customer</span>
-        <span>Has come to</span>
-        <span className="num">Weight</span>
-        <span className="num">Price</span>
+        <Box display={wideOnly}>Customer</Box>
+        <Box display={wideOnly}>Has come to</Box>
+        <Box display={wideOnly} className="num">
+          Weight
+        </Box>
+        {money && (
+          <Box display={wideOnly} className="num">
+            Price
+          </Box>
+        )}
         <span>Wanted by</span>
       </Box>
-      <Box ref={scroll} flex={1} minH={0} overflow="auto" px={6} tabIndex={0} role="region" aria-label="List of orders">
+      <Box
+        ref={scroll}
+        flex={1}
+        minH={0}
+        overflow="auto"
+        px={{ base: 3, md: 6 }}
+        tabIndex={0}
+        role="region"
+        aria-label="List of orders"
+      >
         {rows.length === 0 && (
           <Empty>
             No order fits. {asked ? 'Try fewer letters, or all stations.' : 'Take an enquiry to begin one.'}
@@ -171,7 +187,7 @@ export const Orders = () => {
                 top={0}
                 left={0}
                 right={0}
-                height="46px"
+                height={narrow ? '64px' : '46px'}
                 transform={`translateY(${v.start}px)`}
                 display="grid"
                 gridTemplateColumns={COLUMNS}
@@ -184,13 +200,32 @@ export const Orders = () => {
                 <Box overflow="hidden" textOverflow="ellipsis" whiteSpace="nowrap" title={o.title}>
                   <Link to={`/orders/${o.id}`}>{o.title}</Link>
                   {o.quantity > 1 && <Soft> × {o.quantity}</Soft>}
+                  <Box display={{ base: 'block', lg: 'none' }} overflow="hidden" textOverflow="ellipsis">
+                    <Soft>
+                      {o.customer}, {placeName(o.station)}
+                    </Soft>
+                  </Box>
                 </Box>
-                <Box overflow="hidden" textOverflow="ellipsis" whiteSpace="nowrap" title={o.customer}>
+                <Box
+                  display={wideOnly}
+                  overflow="hidden"
+                  textOverflow="ellipsis"
+                  whiteSpace="nowrap"
+                  title={o.customer}
+                >
                   {o.customer}
                 </Box>
-                <MiniTape station={o.station} />
-                <span className="num">{o.summary ? printWeight(o.summary.weight) : ''}</span>
-                <span className="num">{o.summary ? printMoney(o.summary.price, true) : ''}</span>
+                <Box display={wideOnly}>
+                  <MiniTape station={o.station} />
+                </Box>
+                <Box display={wideOnly} className="num">
+                  {o.summary ? show.weight(o.summary.weight) : ''}
+                </Box>
+                {money && (
+                  <Box display={wideOnly} className="num">
+                    {o.summary ? show.money(o.summary.price, true) : ''}
+                  </Box>
+                )}
                 <span>{shortDay(o.wantedBy)}</span>
               </Box>
             );
@@ -199,7 +234,14 @@ export const Orders = () => {
       </Box>
       {making && (
         <Suspense fallback={null}>
-          <NewOrder close={() => setMaking(false)} made={() => void mutate()} />
+          <NewOrder
+            from={enquiry !== null && /^\d+$/.test(enquiry) ? Number(enquiry) : undefined}
+            close={() => {
+              setMaking(false);
+              if (enquiry !== null) setParams({}, { replace: true });
+            }}
+            made={() => void mutate()}
+          />
         </Suspense>
       )}
     </Box>

@@ -1,15 +1,16 @@
 import { Box } from '@chakra-ui/react';
 import { Link } from 'react-router';
 import useSWR from 'swr';
-import { printWeight } from '@rubbet/core/measure';
 import { longDay } from '../../data/days.ts';
 import type { RoadData } from '../../data/types.ts';
 import { LinkButton } from '../../parts/Button.tsx';
 import { Empty, Loading } from '../../parts/Loading.tsx';
 import { Heading, Len, Soft, Title } from '../../parts/Text.tsx';
+import { useShow } from '../../data/useShow.tsx';
 
 /** Loads to come by day, for the office and for the driver's phone. */
 export const Roads = () => {
+  const show = useShow();
   const { data, error } = useSWR<RoadData, Error>('/road');
   if (error && !data) throw error;
   if (!data) return <Loading />;
@@ -47,10 +48,11 @@ export const Roads = () => {
                     {d.customer}, {d.address}, <a href={`tel:${d.phone}`}>{d.phone}</a>
                   </Box>
                   <Soft>
-                    {d.miles} miles, {data.trailers.find((t) => t.id === d.trailerId)?.name}
+                    {show.distance(d.miles)}, {data.trailers.find((t) => t.id === d.trailerId)?.name}
                     {d.summary && (
                       <>
-                        , {printWeight(d.summary.weight * d.quantity)}, <Len inches={d.summary.size[1]} feet /> wide
+                        , {show.weight(d.summary.weight * d.quantity)}, <Len inches={d.summary.size[1] ?? 0} feet />{' '}
+                        wide
                       </>
                     )}
                     {d.deliveredAt ? ', delivered' : ''}
@@ -79,7 +81,7 @@ export const Roads = () => {
               <td className="num">
                 <Len inches={t.bedLength} feet /> × <Len inches={t.bedWidth} feet />
               </td>
-              <td className="num">{printWeight(t.carries)}</td>
+              <td className="num">{show.weight(t.carries)}</td>
             </tr>
           ))}
         </tbody>

@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { Link } from 'react-router';
 import useSWR from 'swr';
-import { printMinutes, printWeight } from '@rubbet/core/measure';
+import { printMinutes } from '@rubbet/core/measure';
 import { findLateOrders } from '@rubbet/core/schedule';
 import { STATION_NAMES } from '@rubbet/core/order';
 import type { StationKey } from '@rubbet/core/order';
@@ -9,9 +9,11 @@ import { longDay, moment, shortDay } from '../../data/days.ts';
 import type { TodayData } from '../../data/types.ts';
 import { Empty, Loading } from '../../parts/Loading.tsx';
 import { Heading, Soft, Title } from '../../parts/Text.tsx';
+import { useShow } from '../../data/useShow.tsx';
 
 /** What the day asks for. */
 export const Today = () => {
+  const show = useShow();
   const { data, error } = useSWR<TodayData, Error>('/today');
   if (error && !data) throw error;
   if (!data) return <Loading />;
@@ -119,7 +121,7 @@ export const Today = () => {
               </Link>
               <Box color="soft">
                 {d.customer}, {d.address}
-                {d.summary ? ` · ${printWeight(d.summary.weight * d.quantity)}` : ''}
+                {d.summary ? ` · ${show.weight(d.summary.weight * d.quantity)}` : ''}
               </Box>
             </Box>
           ))}

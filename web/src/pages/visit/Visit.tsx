@@ -6,23 +6,21 @@ import { drawBuild, drawPads } from '@rubbet/core/draw';
 import { buildSpec } from '@rubbet/core/model';
 import { api } from '../../data/api.ts';
 import type { ApiError } from '../../data/api.ts';
+import { ShowIn, useShow } from '../../data/useShow.tsx';
 import { longDay } from '../../data/days.ts';
 import type { VisitData } from '../../data/types.ts';
 import { LinkButton } from '../../parts/Button.tsx';
 import { DrawingView } from '../../parts/DrawingView.tsx';
 import { Loading } from '../../parts/Loading.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
-import { Heading, Soft, Title } from '../../parts/Text.tsx';
+import { Heading, Len, Soft, Title, WithFractions } from '../../parts/Text.tsx';
 import '../../app/lightDark.ts';
 
 /** The customer's own page: when we come, what to prepare and confirm, what happens that day, how to start. */
 export const Visit = () => {
   const { token = '' } = useParams();
   const { data, error, mutate } = useSWR<VisitData, ApiError>(`/visit/${token}`);
-  const { fail } = useNotice();
-  const spec = data?.order.spec ?? undefined;
-  const picture = useMemo(() => (spec ? drawBuild(buildSpec(spec), 'three') : undefined), [spec]);
-  if (error)
+  if (error && !data)
     return (
       <Box as="main" p={8} maxW="560px" mx="auto">
         <Title mb={2}>This page cannot be shown</Title>
@@ -30,11 +28,29 @@ export const Visit = () => {
       </Box>
     );
   if (!data) return <Loading />;
+  return (
+    <ShowIn units={data.units}>
+      <Page token={token} data={data} keep={(next) => mutate(next, { revalidate: false })} />
+    </ShowIn>
+  );
+};
+
+const Page = ({
+  token,
+  data,
+  keep,
+}: {
+  readonly token: string;
+  readonly data: VisitData;
+  readonly keep: (next: VisitData) => Promise<unknown>;
+}) => {
+  const show = useShow();
+  const { fail } = useNotice();
+  const spec = data.order.spec ?? undefined;
+  const picture = useMemo(() => (spec ? drawBuild(buildSpec(spec), 'three') : undefined), [spec]);
   const confirm = async (item: string, done: boolean): Promise<void> => {
     try {
-      await mutate(await api<VisitData>(`/visit/${token}/items`, { method: 'PUT', body: { item, done } }), {
-        revalidate: false,
-      });
+      await keep(await api<VisitData>(`/visit/${token}/items`, { method: 'PUT', body: { item, done } }));
     } catch (e) {
       fail(e);
     }
@@ -53,7 +69,15 @@ export const Visit = () => {
         backgroundRepeat="no-repeat"
         aria-hidden="true"
       />
-      <Title mt={5} fontSize="26px">
+      {data.business.name !== '' && (
+        <Box mt={4} display="flex" justifyContent="space-between" gap={3} flexWrap="wrap" className="cond">
+          {data.business.name}
+          {data.business.phone !== '' && (
+            <a href={`tel:${data.business.phone.replace(/[^\d+]/g, '')}`}>{data.business.phone}</a>
+          )}
+        </Box>
+      )}
+      <Title mt={3} fontSize="26px">
         {data.order.title}
       </Title>
       <Soft>
@@ -66,9 +90,8 @@ export const Visit = () => {
       )}
       {data.size && (
         <Box mb={3}>
-          {data.size.long.replace(/'/g, '′').replace(/"/g, '″')} long,{' '}
-          {data.size.wide.replace(/'/g, '′').replace(/"/g, '″')} wide,{' '}
-          {data.size.high.replace(/'/g, '′').replace(/"/g, '″')} high, {data.size.weight} lb.
+          <Len inches={data.size.long} feet /> long, <Len inches={data.size.wide} feet /> wide,{' '}
+          <Len inches={data.size.high} feet /> high, {show.weight(data.size.weight)}.
         </Box>
       )}
       <Box bg="paper" borderLeft="6px solid" borderColor="tape" px={4} py={3} mb={6} data-testid="visit-day">
@@ -79,7 +102,7 @@ export const Visit = () => {
             <Heading fontSize="20px">
               We come on {longDay(data.delivery.day)}, {data.delivery.arrives}.
             </Heading>
-            {data.delivery.notes}
+            {data.business.phone !== '' && `Call ${data.business.phone} if that day does not suit you.`}
           </>
         ) : (
           <Heading>We tell you the day as soon as it is set. You asked for {longDay(data.order.wantedBy)}.</Heading>
@@ -116,7 +139,7 @@ export const Visit = () => {
                 {i.title}
               </strong>
               <br />
-              {i.text}
+              <WithFractions text={i.text} />
             </span>
           </label>
         </Box>

@@ -5,7 +5,6 @@ import { drawBuild } from '@rubbet/core/draw';
 import { SWAPPED } from '@rubbet/core/unit';
 import type { Fitting, ParamValue, Side } from '@rubbet/core/unit';
 import { findOutsideRanges } from '@rubbet/core/formats';
-import { printLength } from '@rubbet/core/measure';
 import {
   asSpecified,
   buildSpec,
@@ -48,6 +47,9 @@ import type { View } from './ViewRail.tsx';
 import { compareSpecs } from './compareSpecs.ts';
 import { useHistory } from './useHistory.ts';
 import type { History } from './useHistory.ts';
+import { isOffice } from '../../../data/roles.ts';
+import { printLength } from '@rubbet/core/measure';
+import { useShow } from '../../../data/useShow.tsx';
 
 const Scene = lazy(async () => ({ default: (await import('./Scene.tsx')).Scene }));
 
@@ -74,6 +76,7 @@ export const BuildStation = () => {
 const isSameNow = (a: History<Spec>, b: History<Spec>): boolean => isSame(a.now, b.now);
 
 const Configure = ({ first }: { readonly first: Spec }) => {
+  const shown = useShow();
   const { order, keep } = useStation();
   const { me } = useMe();
   const { tell, fail } = useNotice();
@@ -237,7 +240,7 @@ const Configure = ({ first }: { readonly first: Spec }) => {
               <QuietButton onClick={history.redo} disabled={!history.canRedo} title="Ctrl Y">
                 Redo
               </QuietButton>
-              {me?.role === 'office' && (
+              {isOffice(me) && (
                 <Button
                   onClick={() => void save()}
                   disabled={busy || saved || !computed || drawing.standing === 'both'}
@@ -308,7 +311,7 @@ const Configure = ({ first }: { readonly first: Spec }) => {
           <ViewRail thumbs={thumbs} view={view} onView={setView} />
         </Box>
         <Box overflow="auto" minH={0} px="18px" pt="12px" pb={6}>
-          <DraftBar kept={drawing} both={() => compareSpecs(kept, first)}>
+          <DraftBar kept={drawing} both={() => compareSpecs(kept, first, shown)}>
             {build && drawing.standing === 'both' && kept.family === first.family && (
               <Box mt={2} maxH="180px" overflow="auto">
                 <Difference before={buildSpec(first)} after={build} />
@@ -354,7 +357,7 @@ const Configure = ({ first }: { readonly first: Spec }) => {
                   Against {model.name}
                 </QuietButton>
               )}
-              {me?.role === 'office' && (
+              {isOffice(me) && (
                 <QuietButton
                   aria-pressed={aside === 'save'}
                   onClick={() => setAside(aside === 'save' ? undefined : 'save')}

@@ -5,9 +5,9 @@ import type { Pt } from '@rubbet/core/geometry';
 import type { Build, Fitting, Opening, Side } from '@rubbet/core/unit';
 import { CAMERAS, drawBuild, see } from '@rubbet/core/draw';
 import type { Camera } from '@rubbet/core/draw';
-import { printLength } from '@rubbet/core/measure';
 import { fittingOf, snapLeft, wallLayout } from '@rubbet/core/model';
 import { DrawingView } from '../../../parts/DrawingView.tsx';
+import { useShow } from '../../../data/useShow.tsx';
 
 /** A length parameter that a dimension of this view stands for. */
 export interface StretchHandle {
@@ -69,6 +69,7 @@ export const Elevation = ({
   readonly onRemove: (fitting: Fitting) => void;
   readonly onCopy: (fitting: Fitting) => void;
 }) => {
+  const show = useShow();
   const svg = useRef<SVGSVGElement>(null);
   const [drag, setDrag] = useState<Drag>();
   const last = useRef<Fitting | number>(undefined);
@@ -199,7 +200,7 @@ export const Elevation = ({
                 tabIndex={0}
                 role="button"
                 aria-pressed={on}
-                aria-label={`${o.kind}, ${printLength(o.left)} from the left, ${printLength(o.bottom)} up, ${printLength(o.width)} by ${printLength(o.height)}. Arrows move it, with Shift they size it, Ctrl D copies, Delete takes it out.`}
+                aria-label={`${o.kind}, ${show.length(o.left)} from the left, ${show.length(o.bottom)} up, ${show.length(o.width)} by ${show.length(o.height)}. Arrows move it, with Shift they size it, Ctrl D copies, Delete takes it out.`}
                 data-opening={f.id}
                 onFocus={() => onSelect(f.id)}
                 onClick={(e) => e.stopPropagation()}
@@ -238,7 +239,7 @@ export const Elevation = ({
                       paintOrder: 'stroke',
                     }}
                   >
-                    {`${printLength(o.width)} × ${printLength(o.height)}, ${printLength(o.left)} in, ${printLength(o.bottom)} up`}
+                    {`${show.length(o.width)} × ${show.length(o.height)}, ${show.length(o.left)} in, ${show.length(o.bottom)} up`}
                   </text>
                 </>
               )}

@@ -1,7 +1,10 @@
 import { Box } from '@chakra-ui/react';
-import { printMinutes, printMoney, printWeight } from '@rubbet/core/measure';
+import { printMinutes } from '@rubbet/core/measure';
 import type { OrderComputation } from '@rubbet/core/order';
+import { useMe } from '../../../data/hooks.ts';
+import { isOffice } from '../../../data/roles.ts';
 import { Figure } from '../../../parts/Text.tsx';
+import { useShow } from '../../../data/useShow.tsx';
 
 const carriers = (weight: number): string =>
   weight <= 50
@@ -14,7 +17,10 @@ const carriers = (weight: number): string =>
 
 /** Weight, price, hours, waste and birds, as they are at this moment. */
 export const LiveStrip = ({ computed }: { readonly computed: OrderComputation | undefined }) => {
+  const show = useShow();
   const s = computed?.summary;
+  // Rates are the office's; without them there is no price to show.
+  const money = isOffice(useMe().me);
   const cell = { px: 4, py: 3, borderRight: '1px solid', borderColor: 'hair' } as const;
   return (
     <Box
@@ -22,7 +28,7 @@ export const LiveStrip = ({ computed }: { readonly computed: OrderComputation | 
       borderTop="2px solid"
       borderColor="ink"
       display="grid"
-      gridTemplateColumns="repeat(6, minmax(0,1fr))"
+      gridTemplateColumns={{ base: 'repeat(2, minmax(0,1fr))', lg: `repeat(${money ? 6 : 4}, minmax(0,1fr))` }}
       minH="104px"
       aria-live="off"
       data-testid="live-strip"
@@ -34,37 +40,41 @@ export const LiveStrip = ({ computed }: { readonly computed: OrderComputation | 
               {s.firstLimit === undefined
                 ? 'no flock yet'
                 : (s.firstAt ?? 0) < s.birds
-                  ? `${s.firstLimit} ${s.firstLimit === 'nests' ? 'are' : 'is'} enough for ${s.firstAt ?? 0}`
-                  : `${s.firstLimit} ${s.firstLimit === 'nests' ? 'run' : 'runs'} out first, at ${(s.firstAt ?? 0) + 1}`}
+                  ? `too many: ${s.firstLimit} for ${s.firstAt ?? 0}`
+                  : `room for ${s.firstAt ?? 0}; the ${s.firstLimit} ${s.firstLimit === 'nests' ? 'are' : 'is'} full first`}
             </Figure>
           </Box>
           <Box {...cell}>
-            <Figure label="Weight" value={printWeight(s.weight)}>
+            <Figure label="Weight" value={show.weight(s.weight)}>
               {s.moving
-                ? `${Math.round(s.moving.lift)} lb to lift one end, ${Math.round(s.moving.pull)} lb to pull`
+                ? `${show.weight(s.moving.lift)} to lift one end, ${show.weight(s.moving.pull)} to pull`
                 : carriers(s.weight)}
             </Figure>
           </Box>
           <Box {...cell}>
-            <Figure label="Stands in wind to" value={`${Math.floor(s.tipSpeed)} mph`}>
+            <Figure label="Stands in wind to" value={show.speed(Math.floor(s.tipSpeed))}>
               stake it down beyond that
             </Figure>
           </Box>
-          <Box {...cell}>
-            <Figure label="Material" value={printMoney(s.material, true)}>
-              {s.sticks} sticks, {s.sheets} sheets, {Math.round(s.waste * 100)} % left over
-            </Figure>
-          </Box>
+          {money && (
+            <Box {...cell}>
+              <Figure label="Material" value={show.money(s.material, true)}>
+                {s.sticks} sticks, {s.sheets} sheets, {Math.round(s.waste * 100)} % left over
+              </Figure>
+            </Box>
+          )}
           <Box {...cell}>
             <Figure label="Bench time" value={printMinutes(s.benchMinutes)}>
               {s.coats > 0 ? 'two coats, a night after each' : 'no drying'}
             </Figure>
           </Box>
-          <Box px={4} py={3}>
-            <Figure label="Price" value={printMoney(s.price, true)} tone="moss">
-              {Math.round(s.marginShare * 100)} % margin
-            </Figure>
-          </Box>
+          {money && (
+            <Box px={4} py={3}>
+              <Figure label="Price" value={show.money(s.price, true)} tone="moss">
+                {Math.round(s.marginShare * 100)} % margin
+              </Figure>
+            </Box>
+          )}
         </>
       )}
     </Box>

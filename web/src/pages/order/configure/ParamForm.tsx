@@ -1,6 +1,7 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import { swapWords } from '@rubbet/core/unit';
+import { useShow } from '../../../data/useShow.tsx';
 import type { ParamValue } from '@rubbet/core/unit';
 import type { Family, ParamDef, Params } from '@rubbet/core/model';
 import { Lock, LockOpen } from 'lucide-react';
@@ -46,6 +47,7 @@ const Row = ({
   readonly onLock: () => void;
   readonly onChange: (patch: Record<string, ParamValue>) => void;
 }) => {
+  const show = useShow();
   const value = params[def.key] as ParamValue;
   const set = (v: ParamValue): void => onChange({ [def.key]: v });
   const [drag, setDrag] = useState<number>();
@@ -66,7 +68,7 @@ const Row = ({
         py="6px"
         borderBottom="1px solid"
         borderColor="hair"
-        title={def.help}
+        title={def.help === undefined ? undefined : show.text(def.help)}
       >
         <span>{def.label}</span>
         <Choices<ParamValue> label={def.label} value={value} choices={choices} onChange={set} />
@@ -90,7 +92,7 @@ const Row = ({
       py="5px"
       borderBottom="1px solid"
       borderColor="hair"
-      title={def.help}
+      title={def.help === undefined ? undefined : show.text(def.help)}
     >
       <LockButton
         aria-pressed={locked}

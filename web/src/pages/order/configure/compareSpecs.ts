@@ -1,5 +1,5 @@
-import { printLength } from '@rubbet/core/measure';
 import { findFamily } from '@rubbet/core/model';
+import type { Show } from '@rubbet/core/order';
 import type { Spec } from '@rubbet/core/model';
 import type { ParamValue } from '@rubbet/core/unit';
 
@@ -7,13 +7,14 @@ import type { ParamValue } from '@rubbet/core/unit';
 export const compareSpecs = (
   mine: Spec,
   theirs: Spec,
+  show: Show,
 ): { readonly label: string; readonly mine: string; readonly theirs: string }[] => {
   const title = (s: Spec): string => findFamily(s.family)?.title ?? s.family;
   if (mine.family !== theirs.family) return [{ label: 'Built as', mine: title(mine), theirs: title(theirs) }];
   const say = (key: string, value: ParamValue | undefined): string => {
     const def = findFamily(mine.family)?.params.find((p) => p.key === key);
     if (value === undefined) return 'not said';
-    if (def?.kind === 'length') return printLength(Number(value));
+    if (def?.kind === 'length') return show.length(Number(value));
     if (def?.kind === 'choice') return def.choices.find((c) => c.value === value)?.label ?? String(value);
     return value === true ? 'yes' : value === false ? 'no' : String(value);
   };
@@ -21,7 +22,7 @@ export const compareSpecs = (
     .filter((p) => mine.params[p.key] !== theirs.params[p.key])
     .map((p) => ({ label: p.label, mine: say(p.key, mine.params[p.key]), theirs: say(p.key, theirs.params[p.key]) }));
   const fittings = (s: Spec): string =>
-    (s.fittings ?? []).map((f) => `${f.id} ${printLength(f.left)}`).join(', ') || 'none';
+    (s.fittings ?? []).map((f) => `${f.id} ${show.length(f.left)}`).join(', ') || 'none';
   if (JSON.stringify(mine.fittings ?? []) !== JSON.stringify(theirs.fittings ?? []))
     rows.push({ label: 'Fittings by hand', mine: fittings(mine), theirs: fittings(theirs) });
   if (Boolean(mine.mirrored) !== Boolean(theirs.mirrored))

@@ -1,0 +1,17 @@
+import { Module } from '@nestjs/common';
+import { DocumentsModule } from '../documents/documents.module.ts';
+import { ExportController } from '../export/export.controller.ts';
+import { ExportJob } from '../export/exportJob.ts';
+import { LiveController } from '../live/live.controller.ts';
+import { Live } from '../live/live.service.ts';
+import { JobsController } from './jobs.controller.ts';
+import { Jobs } from './jobs.service.ts';
+import { PapersJob } from './papersJob.ts';
+import { SticksJob } from './sticksJob.ts';
+
+@Module({
+  imports: [DocumentsModule],
+  controllers: [JobsController, ExportController, LiveController],
+  providers: [Jobs, ExportJob, PapersJob, SticksJob, Live],
+})
+export class JobsModule {}

@@ -1,0 +1,27 @@
+import type { StaffRole } from '@rubbet/core/order';
+import type { Job } from './jobs.answers.ts';
+
+export type JobKind = Job['kind'];
+export const JOB_KINDS: readonly JobKind[] = ['export', 'papers', 'sticks'];
+
+/** Who may ask for what. */
+export const MAY_ASK: Readonly<Record<JobKind, readonly StaffRole[]>> = {
+  export: ['office'],
+  papers: ['office', 'shop'],
+  sticks: ['office', 'shop'],
+};
+
+/** What a running job is given: it says how far it is, keeps what it has found so far, and hears when it is to stop. */
+export interface JobRun {
+  readonly signal: AbortSignal;
+  readonly say: (progress: number, note: string, result?: Job['result']) => void;
+  /** Takes the bytes of the job's file, in order. */
+  readonly write: (bytes: Buffer) => Promise<void>;
+}
+
+/** What a job leaves: a result, a file that it has written, or both. */
+export interface JobDone {
+  readonly note: string;
+  readonly result?: Job['result'];
+  readonly file?: { readonly name: string; readonly type: string };
+}

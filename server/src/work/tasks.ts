@@ -1,0 +1,154 @@
+import { createHash } from 'node:crypto';
+import { drawBuild } from '@rubbet/core/draw';
+import { writeCutList, writeSvg } from '@rubbet/core/formats';
+import { judgeTow, planLoad } from '@rubbet/core/haul';
+import type { Trailer, Vehicle } from '@rubbet/core/haul';
+import { planSticks } from '@rubbet/core/cut';
+import type { StickPlan } from '@rubbet/core/cut';
+import type { Units } from '@rubbet/core/measure';
+import { computeOrder, makeShow, makeWorkPlan, readWorkPlan } from '@rubbet/core/order';
+import type { Business, BusinessRules, OrderComputation, OrderInput, WorkPlan } from '@rubbet/core/order';
+import { moveBlock, planSchedule } from '@rubbet/core/schedule';
+import { replanSticks, stickDemandOf } from '@rubbet/core/takeoff';
+import { workRowsOf } from '../bench/workRows.ts';
+import { siteSheetPdf } from '../documents/siteSheetPdf.ts';
+import { workOrderPdf } from '../documents/workOrderPdf.ts';
+import type { LoadOn } from '../road/road.answers.ts';
+import type { Order } from '../orders/orders.answers.ts';
+
+/** What an order's figures follow from. */
+export interface ToCompute {
+  readonly input: OrderInput;
+  readonly rules: BusinessRules;
+}
+/** What papers, loads and lists are made from: a kept plan as the database has it, or what is to be computed. */
+export type Source = { readonly plan: string } | ToCompute;
+
+/** Computations and plans that a thread remembers: an order is priced, accepted, put on the bench and printed from the same one. */
+const REMEMBERED = 12;
+const remember = <T>(make: () => T, key: string, kept: Map<string, T>): T => {
+  const known = kept.get(key);
+  const value = known ?? make();
+  // Taken out and put back, so that the oldest stands first.
+  kept.delete(key);
+  kept.set(key, value);
+  if (kept.size > REMEMBERED) kept.delete(kept.keys().next().value as string);
+  return value;
+};
+const computations = new Map<string, OrderComputation>();
+const plans = new Map<string, WorkPlan>();
+
+const compute = ({ input, rules }: ToCompute): OrderComputation =>
+  remember(() => computeOrder(input, rules), JSON.stringify([input, rules]), computations);
+const readPlan = (text: string): WorkPlan =>
+  remember(() => readWorkPlan(JSON.parse(text)), createHash('sha1').update(text).digest('hex'), plans);
+const madeFrom = (source: Source): Pick<WorkPlan, 'build' | 'steps' | 'takeoff' | 'summary' | 'operations'> =>
+  'plan' in source ? readPlan(source.plan) : compute(source);
+
+/** Whose paper it is, as it travels to another thread. */
+export interface PaperFor {
+  readonly units: Units;
+  readonly business: Business;
+}
+const paperOf = ({ units, business }: PaperFor) => ({ show: makeShow(units, business.currency), business });
+
+/** What takes a while: each a plain function of plain data, so that any thread can do it. */
+export const TASKS = {
+  /** Price, findings, what to buy, operations: everything of a computation but the build. */
+  figures: (of: ToCompute) => {
+    const { summary, price, findings, takeoff, operations } = compute(of);
+    return { summary, price, findings, lines: takeoff.lines, operations };
+  },
+  /** The plan of a work order, ready to be kept: its text and the rows of its parts and steps. */
+  plan: ({
+    of,
+    revision,
+    quantity,
+  }: {
+    readonly of: ToCompute;
+    readonly revision: number;
+    readonly quantity: number;
+  }) => {
+    const plan = makeWorkPlan(compute(of), { spec: of.input.spec, revision, quantity });
+    return {
+      plan: JSON.stringify(plan),
+      sticks: JSON.stringify(plan.takeoff.sticks),
+      parts: plan.build.parts.map((p) => ({ part_id: p.id, mark: p.mark, item: p.item, length: p.length })),
+      steps: workRowsOf(plan),
+    };
+  },
+  /** What the bench shows of a plan, as text. */
+  benchPlan: ({ plan }: { readonly plan: string }) => {
+    const { revision, build, steps, takeoff } = readPlan(plan);
+    return JSON.stringify({ revision, build, steps, sheets: takeoff.sheets });
+  },
+  operations: (source: Source) => madeFrom(source).operations,
+  loads: ({
+    source,
+    trailers,
+    vehicles,
+    quantity,
+  }: {
+    readonly source: Source;
+    readonly trailers: readonly Trailer[];
+    readonly vehicles: readonly Vehicle[];
+    readonly quantity: number;
+  }): LoadOn[] => {
+    const { build } = madeFrom(source);
+    return trailers.map((trailer) => {
+      const load = planLoad(build, trailer, quantity);
+      return {
+        trailer,
+        load,
+        vehicles: vehicles.map((v) => ({ id: v.id, name: v.name, problems: judgeTow(v, trailer, load) })),
+      };
+    });
+  },
+  workOrderPdf: ({
+    order,
+    source,
+    paper,
+  }: {
+    readonly order: Order;
+    readonly source: Source;
+    readonly paper: PaperFor;
+  }) => workOrderPdf(order, madeFrom(source), paperOf(paper)),
+  siteSheetPdf: ({
+    order,
+    source,
+    paper,
+  }: {
+    readonly order: Order;
+    readonly source: Source;
+    readonly paper: PaperFor;
+  }) => siteSheetPdf(order, madeFrom(source), paperOf(paper)),
+  cutList: ({ source }: { readonly source: Source }) => writeCutList(madeFrom(source).build),
+  drawing: ({ source, view }: { readonly source: Source; readonly view: string }) =>
+    writeSvg(drawBuild(madeFrom(source).build, view)),
+  schedule: (args: Parameters<typeof planSchedule>) => planSchedule(...args),
+  moveBlock: (args: Parameters<typeof moveBlock>) => moveBlock(...args),
+  replanSticks: (args: Parameters<typeof replanSticks>) => replanSticks(...args),
+  /** The stick plan of one item over many orders: quick first, so that there is something to show, then as good as it gets. */
+  sticksOf: ({
+    plans: texts,
+    item,
+    effort,
+  }: {
+    readonly plans: readonly { readonly plan: string; readonly open: readonly string[] }[];
+    readonly item: string;
+    readonly effort: 'quick' | 'full';
+  }): StickPlan => {
+    const parts = texts.flatMap(({ plan, open }, order) => {
+      const wanted = new Set(open);
+      return readPlan(plan)
+        .build.parts.filter((p) => p.item === item && wanted.has(p.id))
+        .map((p) => ({ ...p, id: `${order}/${p.id}`, mark: `${order}.${p.mark}` }));
+    });
+    return planSticks(stickDemandOf(parts), effort);
+  },
+} as const;
+
+export type Tasks = typeof TASKS;
+export type TaskName = keyof Tasks;
+export type TaskInput<K extends TaskName> = Parameters<Tasks[K]>[0];
+export type TaskResult<K extends TaskName> = Awaited<ReturnType<Tasks[K]>>;

@@ -1,0 +1,37 @@
+/** Lists that follow any change of an order. */
+const LISTS = ['/orders', '/today', '/board', '/road'];
+
+/** What of the server's answers a change of something touches: addresses, without what stands behind a question mark. */
+export const keysTouched = (entity: string, id: string): string[] => {
+  switch (entity) {
+    case 'order':
+    case 'visit':
+      return [...LISTS, `/orders/${id}`];
+    case 'operation':
+      return ['/board', '/today', `/orders/${id.split('/')[0] ?? ''}`];
+    case 'part':
+    case 'step':
+      return ['/board', '/today', '/orders'];
+    case 'customer':
+    case 'site':
+      return ['/customers', ...(entity === 'customer' ? [`/customers/${id}`] : [])];
+    case 'model':
+      return ['/models', `/models/${id}`];
+    case 'crew':
+    case 'bay':
+      return ['/crews', '/board'];
+    case 'trailer':
+    case 'vehicle':
+      return ['/fleet', '/road'];
+    case 'calendar':
+      return ['/calendar', '/board'];
+    case 'business':
+      return ['/business', '/calendar', '/board'];
+    case 'settings':
+      return ['/settings'];
+    case 'person':
+      return ['/people', '/crews'];
+    default:
+      return [];
+  }
+};

@@ -1,0 +1,39 @@
+import { useEffect } from 'react';
+import { mutate } from 'swr';
+import type { JobData } from './types.ts';
+import { keysTouched } from './touched.ts';
+
+/** How long changes are gathered before what they touch is read again, ms. */
+const GATHER_MS = 250;
+
+/**
+ * Follows what others do: whatever their changes touch and is on screen is read again. The server tells of changes by whichever
+ * instance they were made; jobs arrive with their progress.
+ */
+export const useLive = (on: boolean): void => {
+  useEffect(() => {
+    if (!on || typeof EventSource === 'undefined') return;
+    const source = new EventSource('/api/live');
+    let touched: string[] = [];
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const read = (): void => {
+      const keys = new Set(touched);
+      touched = [];
+      timer = undefined;
+      void mutate((key) => typeof key === 'string' && [...keys].some((k) => key === k || key.startsWith(`${k}?`)));
+    };
+    source.addEventListener('changed', (e) => {
+      const { entity, id } = JSON.parse((e as MessageEvent<string>).data) as { entity: string; id: string };
+      touched.push(...keysTouched(entity, id));
+      timer ??= setTimeout(read, GATHER_MS);
+    });
+    source.addEventListener('job', (e) => {
+      const job = JSON.parse((e as MessageEvent<string>).data) as JobData;
+      void mutate(`/jobs/${job.id}`, job, { revalidate: false });
+    });
+    return () => {
+      clearTimeout(timer);
+      source.close();
+    };
+  }, [on]);
+};
