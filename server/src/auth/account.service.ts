@@ -43,9 +43,10 @@ export class Account {
   constructor(@Inject(DB) private readonly db: Db) {}
 
   async choose(body: MyChoicesDto, me: User): Promise<User> {
-    await this.db('users')
-      .where({ id: me.id })
-      .update({ units: body.units === null ? null : JSON.stringify(body.units) });
+    if (body.units !== undefined)
+      await this.db('users')
+        .where({ id: me.id })
+        .update({ units: body.units === null ? null : JSON.stringify(body.units) });
     return findUser(this.db, me.id);
   }
 

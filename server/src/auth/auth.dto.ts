@@ -64,10 +64,10 @@ export class UnitsDto {
 
 export class MyChoicesDto {
   @ApiPropertyOptional({ type: UnitsDto, nullable: true, description: 'Null: as the business has them.' })
-  @ValidateIf((o: MyChoicesDto) => o.units !== null)
+  @ValidateIf((o: MyChoicesDto) => o.units !== null && o.units !== undefined)
   @Type(() => UnitsDto)
   @ValidateNested()
-  units!: UnitsDto | null;
+  units?: UnitsDto | null;
 }
 
 export class SetupDto {

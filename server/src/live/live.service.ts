@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { MessageEvent, OnApplicationShutdown } from '@nestjs/common';
+import type { MessageEvent, OnModuleDestroy } from '@nestjs/common';
 import { Observable } from 'rxjs';
 import type { Subscriber } from 'rxjs';
 import type { User } from '../auth/auth.answers.ts';
@@ -29,7 +29,7 @@ interface Listener {
  * every other reads. Nobody listening, nothing is asked.
  */
 @Injectable()
-export class Live implements OnApplicationShutdown {
+export class Live implements OnModuleDestroy {
   readonly #listeners = new Set<Listener>();
   #timer: NodeJS.Timeout | undefined;
   #beat: NodeJS.Timeout | undefined;
@@ -39,9 +39,9 @@ export class Live implements OnApplicationShutdown {
 
   constructor(@Inject(DB) private readonly db: Db) {}
 
-  onApplicationShutdown(): void {
-    clearInterval(this.#timer);
-    clearInterval(this.#beat);
+  /** Before the server waits for its connections: these would never end by themselves. */
+  onModuleDestroy(): void {
+    this.end();
     for (const l of this.#listeners) l.to.complete();
   }
 

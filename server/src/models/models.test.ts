@@ -18,7 +18,7 @@ const make = async (name: string) =>
 
 describe('standard models', () => {
   it('of every kind are in the catalogue, each with figures of its own', async () => {
-    const { body } = await shop.get('/api/models').expect(200);
+    const { body } = await office.get('/api/models').expect(200);
     expect(new Set(body.map((m: { family: string }) => m.family)).size).toBe(12);
     for (const m of body) {
       expect(m.summary.weight).toBeGreaterThan(20);

@@ -153,7 +153,8 @@ it(`answers ${REQUESTS} bad requests with a sentence each and none with a fault 
   for (const { route, agent, ids, search, body, honest } of requests) {
     const { agent: sender, who } = agents[agent] as (typeof agents)[number];
     // Signing out or guessing the login away would end the test, not the server.
-    if (route.path === '/api/session') continue;
+    // What never ends, and what ends sign-ins, is tried elsewhere.
+    if (/^\/api\/(session|live|me\/password|people\/\{id\}|setup)$/.test(route.path)) continue;
     let k = 0;
     const path = route.path.replace(/\{(\w+)\}/g, (_, name: string) => {
       const chosen = ids[k++ % 3] as string;

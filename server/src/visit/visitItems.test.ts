@@ -29,7 +29,7 @@ describe('what a customer prepares', () => {
   it('speaks of blocks only where the ground falls and something stays', () => {
     const ground = (o: Order) => visitItems(o).find((i) => i.key === 'ground')?.text ?? '';
     expect(ground(order('raised-lean-to', [72, 48, 90], 16.25))).toMatch(/fall of 17″/);
-    expect(ground(order('raised-lean-to', [72, 48, 90]))).toMatch(/turf a foot beyond/);
+    expect(ground(order('raised-lean-to', [72, 48, 90]))).toMatch(/turf 12″ beyond/);
     expect(ground(order('low-pen', [96, 72, 28], 9))).toMatch(/Mow it short/);
   });
   it('remembers what was confirmed', () => {

@@ -35,4 +35,5 @@ export type LoadOn = Shapes['LoadOn'];
 export type SettingsData = Shapes['SettingsAnswer'];
 export type TodayData = Shapes['TodayAnswer'];
 export type JobData = Shapes['Job'];
+export type EarningsMonth = Shapes['EarningsMonth'];
 export type VisitData = Shapes['VisitAnswer'];

@@ -1,7 +1,10 @@
 import { Box } from '@chakra-ui/react';
 import useSWR from 'swr';
+import { isMetric } from '@rubbet/core/measure';
 import { findItem } from '@rubbet/core/stock';
+import { useShow } from '../../data/useShow.tsx';
 import { Empty, Loading } from '../../parts/Loading.tsx';
+import { WeekSticks } from './WeekSticks.tsx';
 import { Heading, Len, Soft, Title } from '../../parts/Text.tsx';
 
 interface Line {
@@ -66,13 +69,14 @@ const KINDS = [
 
 /** What stands on the rack: bundles by size and length, offcuts with their marks. */
 export const Rack = () => {
+  const show = useShow();
   const { data, error } = useSWR<Line[], Error>('/rack');
   if (error && !data) throw error;
   if (!data) return <Loading />;
   const whole = data.filter((l) => l.mark === '');
   const offcuts = data.filter((l) => l.mark !== '');
   return (
-    <Box p={6} pb={16}>
+    <Box p={{ base: 3, md: 6 }} pb={16}>
       <Title mb={4}>Rack</Title>
       {data.length === 0 && <Empty>The rack is empty.</Empty>}
       <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '1.6fr 1fr' }} gap={10}>
@@ -100,7 +104,13 @@ export const Rack = () => {
                           <Bundle line={l} />
                         </td>
                         <td>{findItem(l.item).name}</td>
-                        <td className="num">{l.length === null ? '' : `${Math.round(l.length / 12)} ft`}</td>
+                        <td className="num">
+                          {l.length === null
+                            ? ''
+                            : isMetric(show.units)
+                              ? show.length(l.length)
+                              : `${Math.round(l.length / 12)} ft`}
+                        </td>
                         <td className="num cond" style={{ fontSize: 18 }}>
                           {l.quantity}
                         </td>
@@ -114,8 +124,9 @@ export const Rack = () => {
           })}
         </Box>
         <Box>
+          <WeekSticks />
           <Heading mb={1}>Offcuts</Heading>
-          <Soft>Marked at the end grain, kept from twelve inches on.</Soft>
+          <Soft>Marked at the end grain, kept from {show.length(12)} on.</Soft>
           {offcuts.map((l) => (
             <Box
               key={l.id}

@@ -1,0 +1,215 @@
+import { strFromU8, unzipSync } from 'fflate';
+import Papa from 'papaparse';
+import request from 'supertest';
+import { readJson } from '../database/connect.ts';
+import { createApp } from '../createApp.ts';
+import { openTestApp } from '../testing/testApp.ts';
+import type { Agent, TestApp } from '../testing/testApp.ts';
+import type { Job } from './jobs.answers.ts';
+
+let app: TestApp;
+let office: Agent;
+beforeAll(async () => {
+  app = await openTestApp('rubbet_jobs');
+  office = await app.as('office');
+});
+afterAll(() => app.close());
+
+const ask = async (kind: string, agent = office): Promise<Job> =>
+  (await agent.post('/api/jobs').send({ kind }).expect(201)).body;
+const until = async (id: number, good: (job: Job) => boolean, agent = office): Promise<Job> => {
+  for (let i = 0; i < 600; i++) {
+    const { body } = await agent.get(`/api/jobs/${id}`).expect(200);
+    if (good(body)) return body;
+    await new Promise((r) => setTimeout(r, 50));
+  }
+  throw new Error('The job never came so far.');
+};
+const ended = (job: Job): boolean => ['done', 'failed', 'stopped'].includes(job.state);
+const fetchZip = async (id: number): Promise<Record<string, Uint8Array>> => {
+  const { body } = await office
+    .get(`/api/jobs/${id}/result.zip`)
+    .buffer(true)
+    .parse((response, done) => {
+      const parts: Buffer[] = [];
+      response.on('data', (d: Buffer) => parts.push(d));
+      response.on('end', () => done(null, Buffer.concat(parts)));
+    })
+    .expect(200);
+  return unzipSync(body as Buffer);
+};
+
+describe('everything taken out', () => {
+  let files: Record<string, Uint8Array>;
+  it('is there as JSON and CSV, record for record', async () => {
+    const job = await until((await ask('export')).id, ended);
+    expect(job).toMatchObject({ state: 'done', progress: 1, file: expect.stringMatching(/^rubbet-20.*\.zip$/) });
+    files = await fetchZip(job.id);
+    for (const table of ['orders', 'customers', 'work_orders', 'work_steps', 'audit', 'crews', 'users', 'settings']) {
+      const rows = JSON.parse(strFromU8(files[`json/${table}.json`] as Uint8Array)) as object[];
+      const csv = Papa.parse(strFromU8(files[`csv/${table}.csv`] as Uint8Array), {
+        header: true,
+        skipEmptyLines: true,
+      });
+      const counted = Number((await app.db(table).count({ n: '*' }))[0]?.n);
+      // The book goes on while it is taken out.
+      expect([table, rows.length <= counted && rows.length >= counted - 3]).toEqual([table, true]);
+      expect([table, csv.errors, csv.data.length]).toEqual([table, [], rows.length]);
+    }
+  });
+  it('has no password, no link, and nothing that opens a sign-in', () => {
+    expect(Object.keys(files).filter((f) => /session|device|invite|attempt/.test(f))).toEqual([]);
+    for (const [name, bytes] of Object.entries(files)) {
+      const text = strFromU8(bytes);
+      expect([name, text.includes('$argon2')]).toEqual([name, false]);
+      expect([name, /"token":\s*"[\w-]{20}/.test(text)]).toEqual([name, false]);
+    }
+  });
+  it('is the office’s', async () => {
+    await (await app.as('shop')).post('/api/jobs').send({ kind: 'export' }).expect(403);
+    await office.post('/api/jobs').send({ kind: 'moon' }).expect(400);
+  });
+});
+
+describe('sticks for the whole bench', () => {
+  it('are never more than order by order, never cheaper than the bound, and found bit by bit', async () => {
+    const shop = await app.as('shop');
+    const asked = await ask('sticks', shop);
+    const seen: Job[] = [];
+    const job = await until(
+      asked.id,
+      (j) => {
+        seen.push(j);
+        return ended(j);
+      },
+      shop,
+    );
+    expect(job.state).toBe('done');
+    const { result } = (await office.get(`/api/jobs/${asked.id}`).expect(200)).body as Job;
+    const count = result?.sticks.reduce((n, s) => n + s.count, 0) ?? 0;
+    expect(result?.orders.length).toBeGreaterThan(1);
+    expect(count).toBeLessThanOrEqual(result?.apart ?? 0);
+    expect(result?.cost).toBeGreaterThanOrEqual(result?.bound ?? Infinity);
+    // Every open stick piece of the bench is in the plan.
+    const open = (await app
+      .db('work_parts')
+      .join('work_orders', 'work_orders.id', 'work_parts.work_order_id')
+      .join('orders', 'orders.id', 'work_orders.order_id')
+      .whereNull('work_orders.done_at')
+      .whereNull('orders.held_at')
+      .whereNot({ state: 'cut' })
+      .whereIn('item', [...new Set(result?.sticks.map((s) => s.item))])
+      .count({ n: '*' })) as { n: number }[];
+    expect(result?.pieces).toBe(Number(open[0]?.n));
+    expect(seen.map((j) => j.progress)).toEqual([...seen.map((j) => j.progress)].sort((a, b) => a - b));
+    // What it costs is not the shop's to see.
+    expect((await shop.get(`/api/jobs/${asked.id}`)).body.result.cost).toBeUndefined();
+  });
+});
+
+describe('a job', () => {
+  it('is stopped by whoever asked, and not by another', async () => {
+    const job = await ask('papers');
+    const shop = await app.as('shop');
+    await shop.delete(`/api/jobs/${job.id}`).expect(403);
+    await shop.get(`/api/jobs/${job.id}`).expect(403);
+    await office.delete(`/api/jobs/${job.id}`).expect(200);
+    expect((await until(job.id, ended)).state).toBe('stopped');
+    await office.get(`/api/jobs/${job.id}/result.zip`).expect(404);
+  });
+  it('whose instance died is taken over by another', async () => {
+    const { id } = await app
+      .db('jobs')
+      .insert({ kind: 'papers', user_id: 1, input: '{}', state: 'running', worker: 'gone', progress: 0.4 })
+      .then(([made]) => ({ id: made as number }));
+    await app
+      .db('jobs')
+      .where({ id })
+      .update({ beat_at: app.db.raw('DATE_SUB(UTC_TIMESTAMP(), INTERVAL 60 SECOND)') });
+    expect((await until(id, ended)).state).toBe('done');
+  });
+  it('is asked for so often, no more', async () => {
+    await app
+      .db('jobs')
+      .insert(
+        Array.from({ length: 4 }, () => ({
+          kind: 'papers',
+          user_id: 2,
+          input: '{}',
+          state: 'running',
+          worker: 'x',
+          beat_at: '2099-01-01',
+        })),
+      );
+    const { body } = await (await app.as('shop')).post('/api/jobs').send({ kind: 'papers' }).expect(409);
+    expect(body.message).toMatch(/wait for it, or stop one/);
+  });
+});
+
+describe('what others do', () => {
+  /** Listens on one instance while something is done on another. */
+  const listen = async (base: string, cookie: string, ms: number, work: () => Promise<unknown>): Promise<string[]> => {
+    const stop = new AbortController();
+    const events: string[] = [];
+    const response = await fetch(`${base}/api/live`, { headers: { cookie }, signal: stop.signal });
+    expect(response.headers.get('content-type')).toMatch(/text\/event-stream/);
+    const reading = (async () => {
+      const decoder = new TextDecoder();
+      for await (const bytes of response.body as unknown as AsyncIterable<Uint8Array>)
+        events.push(decoder.decode(bytes));
+    })().catch(() => undefined);
+    await new Promise((r) => setTimeout(r, 600));
+    await work();
+    await new Promise((r) => setTimeout(r, ms));
+    stop.abort();
+    await reading;
+    return events.join('').split('\n\n');
+  };
+
+  it('is told on every instance, to whom it concerns', async () => {
+    const other = await createApp({ quiet: true });
+    await other.listen(0, '127.0.0.1');
+    const base = await other.getUrl();
+    const signIn = async (login: string): Promise<string> => {
+      const { headers } = await request(base).post('/api/session').send({ login, password: 'hedgerow' }).expect(200);
+      return (headers['set-cookie'] as unknown as string[]).map((c) => c.split(';')[0]).join('; ');
+    };
+    const id = await app.byTitle('Sorrel, stretched ten inches');
+    const work = async (): Promise<void> => {
+      const order = await app.order(id);
+      await office
+        .patch(`/api/orders/${id}`)
+        .send({ version: order.version, notes: `said ${Date.now()}` })
+        .expect(200);
+      await office.post('/api/customers').send({ name: 'Wick Ansel' }).expect(201);
+      await ask('papers');
+    };
+    const [mine, theirs] = await Promise.all([
+      listen(base, await signIn('office'), 1500, work),
+      listen(base, await signIn('driver'), 2200, async () => undefined),
+    ]);
+    expect(mine.some((e) => e.includes('event: changed') && e.includes(`"id":"${id}"`))).toBe(true);
+    expect(mine.some((e) => e.includes('"entity":"customer"'))).toBe(true);
+    expect(mine.some((e) => e.includes('event: job') && e.includes('"kind":"papers"'))).toBe(true);
+    expect(theirs.some((e) => e.includes(`"id":"${id}"`))).toBe(true);
+    expect(theirs.some((e) => e.includes('"entity":"customer"') || e.includes('event: job'))).toBe(false);
+    await other.close();
+  });
+  it('is told to nobody who is not signed in', async () => {
+    await app.anyone().get('/api/live').expect(401);
+  });
+});
+
+describe('earnings', () => {
+  it('add up by month, and are the office’s', async () => {
+    const { body } = await office.get('/api/earnings').expect(200);
+    const prices = (await app.db('orders').whereNotNull('delivered_at').pluck('accepted_price')) as unknown[];
+    const total = prices.map((p) => readJson<{ total: number }>(p).total).reduce((a, b) => a + b, 0);
+    expect(body.reduce((n: number, m: { total: number }) => n + m.total, 0)).toBe(total);
+    for (const m of body) expect(m.total).toBe(m.net + m.tax);
+    const csv = (await office.get('/api/earnings/earnings.csv').expect(200)).text;
+    const rows = Papa.parse<Record<string, string>>(csv, { header: true, skipEmptyLines: true }).data;
+    expect(Math.round(rows.reduce((n, r) => n + Number(r.total) * 100, 0))).toBe(total);
+    await (await app.as('driver')).get('/api/earnings').expect(403);
+  });
+});
