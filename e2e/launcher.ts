@@ -28,7 +28,7 @@ export interface Run {
 export interface Launcher {
   readonly data: string;
   readonly base: string;
-  readonly start: () => ChildProcess;
+  readonly start: (...args: string[]) => ChildProcess;
   readonly said: () => string;
   /** Runs another of the project's programs on the same folder to its end. */
   readonly run: (script: string, ...args: string[]) => Promise<Run>;
@@ -57,7 +57,14 @@ export const openLauncher = async (): Promise<Launcher> => {
   const data = mkdtempSync(`${tmpdir()}/rubbet-start-`);
   const port = await freePort();
   const base = `http://127.0.0.1:${port}`;
-  const env = { ...process.env, RUBBET_DATA: data, PORT: String(port), NODE_OPTIONS: '', NODE_ENV: 'production' };
+  const env = {
+    ...process.env,
+    RUBBET_DATA: data,
+    PORT: String(port),
+    NODE_OPTIONS: '',
+    NODE_ENV: 'production',
+    RUBBET_POOL: '',
+  };
   const children: ChildProcess[] = [];
   let said = '';
   const spawnIt = (script: string, args: readonly string[]): ChildProcess => {
@@ -85,8 +92,8 @@ export const openLauncher = async (): Promise<Launcher> => {
     data,
     base,
     said: () => said,
-    start: () => {
-      const child = spawnIt('start', []);
+    start: (...args) => {
+      const child = spawnIt('start', args);
       child.stdout?.on('data', (d) => (said += String(d)));
       child.stderr?.on('data', (d) => (said += String(d)));
       return child;

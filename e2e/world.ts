@@ -15,7 +15,8 @@ const root = fileURLToPath(new URL('..', import.meta.url));
 export interface World {
   readonly base: string;
   readonly browser: Browser;
-  readonly newPage: (width?: number, height?: number) => Promise<Page>;
+  /** A page of somebody new. `live`: it follows what others do; a page that does is never idle, so it is not by itself. */
+  readonly newPage: (width?: number, height?: number, live?: boolean) => Promise<Page>;
   readonly signIn: (page: Page, login: string) => Promise<void>;
   readonly api: (page: Page, path: string) => Promise<any>; // eslint-disable-line @typescript-eslint/no-explicit-any
   readonly close: () => Promise<void>;
@@ -41,6 +42,8 @@ const startServer = (url: string, port: number): Promise<ChildProcess> =>
         PORT: String(port),
         WEB_DIR: `${root}web/dist`,
         DEMO: 'yes',
+        // As it is served: with its threads.
+        RUBBET_POOL: '',
         NODE_ENV: 'production',
       },
       stdio: ['ignore', 'pipe', 'pipe'],
@@ -51,12 +54,10 @@ const startServer = (url: string, port: number): Promise<ChildProcess> =>
     child.once('exit', (code) => reject(new Error(errors || `The server ended with code ${code}.`)));
   });
 
-/** Opens a world whose database is called `name`. */
-export const openWorld = async (name: string): Promise<World> => {
-  const url = await makeDemoDatabase(name);
-  const port = await freePort();
-  const base = `http://127.0.0.1:${port}`;
-  const child = await startServer(url, port);
+/** A browser with pages of people who do not know each other. */
+export const openPages = async (): Promise<
+  Pick<World, 'browser' | 'newPage'> & { readonly close: () => Promise<void> }
+> => {
   const profile = mkdtempSync(`${tmpdir()}/rubbet-chromium-`);
   const browser = await puppeteer.launch({
     executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
@@ -75,15 +76,33 @@ export const openWorld = async (name: string): Promise<World> => {
     ],
   });
   return {
-    base,
     browser,
-    newPage: async (width = 1280, height = 800) => {
+    newPage: async (width = 1280, height = 800, live = false) => {
       const context = await browser.createBrowserContext();
       const page = await context.newPage();
+      if (!live) await page.evaluateOnNewDocument(() => Reflect.deleteProperty(window, 'EventSource'));
       await page.setViewport({ width, height });
       page.setDefaultTimeout(30_000);
       return page;
     },
+    close: async () => {
+      await browser.close();
+      rmSync(profile, { recursive: true, force: true });
+    },
+  };
+};
+
+/** Opens a world whose database is called `name`. */
+export const openWorld = async (name: string): Promise<World> => {
+  const url = await makeDemoDatabase(name);
+  const port = await freePort();
+  const base = `http://127.0.0.1:${port}`;
+  const child = await startServer(url, port);
+  const { browser, newPage, close } = await openPages();
+  return {
+    base,
+    browser,
+    newPage,
     signIn: async (page, login) => {
       await page.goto(`${base}/sign-in`, { waitUntil: 'networkidle0' });
       await page.type('input[autocomplete=username]', login);
@@ -93,12 +112,11 @@ export const openWorld = async (name: string): Promise<World> => {
     },
     api: (page, path) => page.evaluate(async (p) => (await fetch(`/api${p}`)).json(), path),
     close: async () => {
-      await browser.close();
+      await close();
       await new Promise<void>((resolve) => {
         child.once('exit', () => resolve());
         child.kill('SIGTERM');
       });
-      rmSync(profile, { recursive: true, force: true });
     },
   };
 };
@@ -115,6 +133,33 @@ export const fill = async (page: Page, label: string, text: string): Promise<voi
   await field?.click({ count: 3 });
   await page.keyboard.press('Backspace');
   await field?.type(text);
+};
+
+/** Chooses one of a group of choices, or takes it back. */
+export const choose = async (page: Page, group: string, name: string): Promise<void> => {
+  await page.$$eval(
+    `[role=group][aria-label="${group}"] button`,
+    (list, n) => list.find((b) => b.textContent?.trim() === n)?.click(),
+    name,
+  );
+};
+
+/** Sends the form that stands open, and waits until it is gone. */
+export const send = async (page: Page, name: string): Promise<void> => {
+  await page.waitForFunction(
+    (n) =>
+      [...document.querySelectorAll<HTMLButtonElement>('dialog[open] button')].some(
+        (b) => b.textContent?.trim() === n && !b.disabled,
+      ),
+    {},
+    name,
+  );
+  for (const button of await page.$$('dialog[open] button'))
+    if ((await button.evaluate((b) => b.textContent?.trim())) === name) {
+      await button.click();
+      break;
+    }
+  await page.waitForFunction(() => document.querySelector('dialog[open]') === null);
 };
 
 /** Waits until the page says something. */

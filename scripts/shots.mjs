@@ -20,6 +20,8 @@ const { browser, close } = await openBrowser();
 const base = `http://127.0.0.1:${port}`;
 try {
   const page = await browser.newPage();
+  // A page that follows what others do is never idle.
+  await page.evaluateOnNewDocument(() => Reflect.deleteProperty(globalThis, 'EventSource'));
   await page.setViewport({ width: 1280, height: 800 });
   await page.goto(`${base}/sign-in`, { waitUntil: 'networkidle0' });
   await page.screenshot({ path: `${out}/sign-in.png` });

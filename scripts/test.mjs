@@ -67,6 +67,6 @@ const code = await run(
   'tests',
   process.execPath,
   ['--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js', '--maxWorkers=2', ...extra],
-  { TEST_DATABASE_URL: database.url, TEST_TEMPLATE: `${temporary}/demo.sql`, NODE_ENV: 'test' },
+  { TEST_DATABASE_URL: database.url, TEST_TEMPLATE: `${temporary}/demo.sql`, NODE_ENV: 'test', RUBBET_POOL: 'inline' },
 );
 await end(code);

@@ -87,7 +87,7 @@ export const readOut = (text: string, units: Units, kept?: RegExp): string => {
   if (units.style === 'inches' || !/\d|[¼½¾⅛⅜⅝⅞]/.test(text)) return text;
   const names: string[] = [];
   const held = kept
-    ? text.replace(kept, (name) => `\u0001${String.fromCharCode(0xe000 + names.push(name) - 1)}`)
+    ? text.replace(kept, (name) => `\uf8ff${String.fromCharCode(0xe000 + names.push(name) - 1)}`)
     : text;
   const read = held.replace(
     MEASURED,
@@ -108,5 +108,5 @@ export const readOut = (text: string, units: Units, kept?: RegExp): string => {
       return value >= 12 ? `${sign}${printLength(value, units.style, units.denominator)}` : whole;
     },
   );
-  return read.replace(/\u0001([\ue000-\uf8ff])/g, (_, at: string) => names[at.charCodeAt(0) - 0xe000] ?? '');
+  return read.replace(/\uf8ff([\ue000-\uf8fe])/g, (_, at: string) => names[at.charCodeAt(0) - 0xe000] ?? '');
 };

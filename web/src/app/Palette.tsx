@@ -33,7 +33,9 @@ interface Action {
 
 /** What can be done with the order in view. */
 const useOrderActions = (me: Me, close: () => void): Action[] => {
-  const id = useMatch('/orders/:id/*')?.params.id ?? useMatch('/bench/:id')?.params.id;
+  const inOrder = useMatch('/orders/:id/*');
+  const atBench = useMatch('/bench/:id');
+  const id = inOrder?.params.id ?? atBench?.params.id;
   const navigate = useNavigate();
   const { tell, fail } = useNotice();
   const { data: order } = useSWR<Order>(id === undefined ? null : `/orders/${id}`);

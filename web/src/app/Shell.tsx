@@ -39,6 +39,11 @@ export const Shell = () => {
   const navigate = useNavigate();
   const location = useLocation();
   const narrow = useNarrow();
+  const [opening, setOpening] = useState(true);
+  const away = location.pathname !== '/';
+  useEffect(() => {
+    if (away) setOpening(false);
+  }, [away]);
   useLive(me !== undefined);
 
   useEffect(() => {
@@ -57,9 +62,8 @@ export const Shell = () => {
   if (error?.status === 401) return <Navigate to="/sign-in" state={{ from: location.pathname }} replace />;
   if (error && !me) throw error;
   if (!me) return <Loading />;
-  // A driver's telephone opens with the loads.
-  if (narrow && location.pathname === '/' && location.key === 'default' && isDriverOnly(me.roles))
-    return <Navigate to="/roads" replace />;
+  // A driver's telephone opens with the loads; Today is a tap away from there.
+  if (narrow && opening && location.pathname === '/' && isDriverOnly(me.roles)) return <Navigate to="/roads" replace />;
   const signOut = (): void => {
     void api('/session', { method: 'DELETE' }).then(() => navigate('/sign-in', { replace: true }));
   };
@@ -78,7 +82,7 @@ export const Shell = () => {
       <Rail me={me} onFind={() => setPalette('find')} onSignOut={signOut} />
       <Box display="grid" gridTemplateRows="auto minmax(0,1fr)" minW={0} minH={0} className="shell">
         <DemoPasswords />
-        <Box as="main" id="page" tabIndex={-1} minW={0} minH={0} overflow="auto" bg="paper" outlineOffset="-4px">
+        <Box as="main" id="page" tabIndex={0} minW={0} minH={0} overflow="auto" bg="paper" outlineOffset="-4px">
           <Outlet />
         </Box>
       </Box>

@@ -1,7 +1,25 @@
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 import { mutate } from 'swr';
 import type { JobData } from './types.ts';
 import { keysTouched } from './touched.ts';
+
+/** Told in this page when something was changed, with the addresses that it touches. */
+const TOUCHED = 'rubbet-touched';
+
+/** Reads again what is kept in pages, which is not found by its address. */
+export const useTouched = (address: string, read: () => void): void => {
+  const latest = useRef(read);
+  useEffect(() => {
+    latest.current = read;
+  });
+  useEffect(() => {
+    const hear = (e: Event): void => {
+      if ((e as CustomEvent<readonly string[]>).detail.includes(address)) latest.current();
+    };
+    window.addEventListener(TOUCHED, hear);
+    return () => window.removeEventListener(TOUCHED, hear);
+  }, [address]);
+};
 
 /** How long changes are gathered before what they touch is read again, ms. */
 const GATHER_MS = 250;
@@ -20,6 +38,7 @@ export const useLive = (on: boolean): void => {
       const keys = new Set(touched);
       touched = [];
       timer = undefined;
+      window.dispatchEvent(new CustomEvent<readonly string[]>(TOUCHED, { detail: [...keys] }));
       void mutate((key) => typeof key === 'string' && [...keys].some((k) => key === k || key.startsWith(`${k}?`)));
     };
     source.addEventListener('changed', (e) => {

@@ -36,7 +36,14 @@ export const Difference = ({ before, after }: { readonly before: Build; readonly
     })),
   ];
   return (
-    <Box maxH="380px" overflow="auto" data-difference={rows.length}>
+    <Box
+      maxH="380px"
+      overflow="auto"
+      data-difference={rows.length}
+      tabIndex={0}
+      role="region"
+      aria-label="What differs, part by part"
+    >
       <table>
         <thead>
           <tr>

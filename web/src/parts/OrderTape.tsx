@@ -5,7 +5,8 @@ import type { Order } from '../data/types.ts';
 
 const Mark = chakra(NavLink, {
   base: {
-    flex: 1,
+    flex: { base: '1 0 84px', md: 1 },
+    whiteSpace: 'nowrap',
     position: 'relative',
     display: 'flex',
     alignItems: 'flex-end',
@@ -41,6 +42,10 @@ export const OrderTape = ({ order }: { readonly order: Order }) => {
       aria-label="Stations"
       display="flex"
       height="40px"
+      overflowX={{ base: 'auto', md: 'visible' }}
+      ref={(tape: HTMLElement | null) =>
+        tape?.querySelector('.active')?.scrollIntoView({ inline: 'center', block: 'nearest' })
+      }
       position="relative"
       borderBottom="1px solid"
       borderColor="ink"

@@ -24,13 +24,14 @@ export const TapeMarks = ({ tape, tall = false }: { readonly tape: Tape; readonl
   );
   const ruler = layRuler(tape.length, k, metric);
   return (
-    <Box>
+    <Box overflowX="auto">
       <Box className="cond" fontSize={tall ? '17px' : '15px'} mb={1}>
         One pull of the tape, {tape.title} (× is the side the piece lies on)
       </Box>
       <svg
         viewBox={`0 0 ${W} ${high + rows * (size + 4) + 10}`}
-        style={{ width: '100%', display: 'block' }}
+        // Narrower than that nobody reads the figures: it is pulled along instead.
+        style={{ width: '100%', minWidth: 720, display: 'block' }}
         role="img"
         aria-label={`Tape marks at ${tape.marks.map((m) => show.length(m.at)).join(', ')}`}
       >

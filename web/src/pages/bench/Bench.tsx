@@ -158,8 +158,25 @@ export const Bench = () => {
   const cut = data.parts.filter((p) => p.state === 'cut').length;
   const number = steps.indexOf(step) + 1;
   return (
-    <Box height="100%" minH="700px" display="grid" gridTemplateRows="auto auto minmax(0,1fr) auto auto" bg="paper">
-      <Box bg="rail" color="railtext" display="flex" alignItems="center" gap={5} px={5} py={2} minH="60px">
+    <Box
+      height="100%"
+      minH={{ base: 0, md: '700px' }}
+      display="grid"
+      gridTemplateColumns="minmax(0,1fr)"
+      gridTemplateRows="auto auto minmax(0,1fr) auto auto"
+      bg="paper"
+    >
+      <Box
+        bg="rail"
+        color="railtext"
+        display="flex"
+        alignItems="center"
+        columnGap={{ base: 3, md: 5 }}
+        px={{ base: 3, md: 5 }}
+        py={2}
+        minH="60px"
+        flexWrap={{ base: 'wrap', md: 'nowrap' }}
+      >
         <Link to={`/orders/${id}/bench`} style={{ color: 'inherit', textDecoration: 'none' }} title="Back to the order">
           <span className="cond" style={{ fontSize: 22 }}>
             {data.order.id} · {data.order.title}
@@ -194,7 +211,15 @@ export const Bench = () => {
           {clock.text}
         </Box>
       </Box>
-      <Box bg="rail" display="flex" flexWrap="wrap" px={3} role="group" aria-label="Panels">
+      <Box
+        bg="rail"
+        display="flex"
+        flexWrap={{ base: 'nowrap', md: 'wrap' }}
+        overflowX="auto"
+        px={3}
+        role="group"
+        aria-label="Panels"
+      >
         {tabs.map((t) => {
           const of = steps.filter((s) => tabOf(s) === t);
           const left = of.filter((s) => state.get(s.id)?.state !== 'done');
@@ -208,7 +233,11 @@ export const Bench = () => {
       </Box>
       <Box
         display="grid"
-        gridTemplateColumns={step.verb === 'cut' ? 'minmax(0,1fr)' : 'minmax(0,1.45fr) minmax(0,1fr)'}
+        gridTemplateColumns={
+          step.verb === 'cut' ? 'minmax(0,1fr)' : { base: 'minmax(0,1fr)', md: 'minmax(0,1.45fr) minmax(0,1fr)' }
+        }
+        gridAutoRows={{ base: 'max-content', md: 'minmax(0,1fr)' }}
+        overflowY={{ base: 'auto', md: 'visible' }}
         minH={0}
       >
         {step.verb === 'cut' ? (
@@ -230,7 +259,7 @@ export const Bench = () => {
               minH={0}
               position="relative"
               display="grid"
-              gridTemplateRows="auto minmax(0,1fr) auto"
+              gridTemplateRows={{ base: 'auto 240px auto', md: 'auto minmax(0,1fr) auto' }}
             >
               <Box minH={0} gridRow={2}>
                 {drawing && <DrawingView drawing={drawing} pixels={600} label={`Picture of ${step.title}`} />}
@@ -246,9 +275,17 @@ export const Bench = () => {
                   : 'where it goes'}
               </Box>
             </Box>
-            <Box px={5} py={4} overflow="auto" minH={0} tabIndex={0} role="region" aria-label="This step">
+            <Box
+              px={{ base: 3, md: 5 }}
+              py={4}
+              overflow={{ base: 'visible', md: 'auto' }}
+              minH={0}
+              tabIndex={0}
+              role="region"
+              aria-label="This step"
+            >
               <Box className="cond" fontSize="26px" lineHeight={1.15} mb={2}>
-                {step.title}
+                <WithFractions text={step.title} />
               </Box>
               <Box color="soft" mb={2}>
                 {mine.map((s) => (
@@ -319,7 +356,12 @@ export const Bench = () => {
           />
         )}
       </Box>
-      <Box display="grid" gridTemplateColumns="190px 220px 1fr" borderTop="2px solid" borderColor="ink">
+      <Box
+        display="grid"
+        gridTemplateColumns={{ base: '1fr 1fr', md: '190px 220px 1fr' }}
+        borderTop="2px solid"
+        borderColor="ink"
+      >
         <Big onClick={() => setPanel(panel === 'trouble' ? 'none' : 'trouble')} aria-expanded={panel === 'trouble'}>
           Something’s wrong
           <Box fontFamily="body" fontSize="15px" color="soft" fontWeight={400}>
@@ -356,6 +398,8 @@ export const Bench = () => {
             fontSize="30px"
             disabled={busy || !me?.roles.some((r) => r !== 'driver')}
             autoFocus
+            gridColumn={{ base: '1 / -1', md: 'auto' }}
+            gridRow={{ base: 1, md: 'auto' }}
             onClick={() => void finish('done')}
             data-testid="step-done"
           >

@@ -67,7 +67,15 @@ export const SawList = ({
         {step.cautions.join(' ')}
       </Box>
       {sticks.map((s, i) => (
-        <Box key={i} display="grid" gridTemplateColumns="158px 1fr" gap={3} alignItems="center" mb={2} data-stick={i}>
+        <Box
+          key={i}
+          display="grid"
+          gridTemplateColumns={{ base: 'minmax(0,1fr)', md: '158px minmax(0,1fr)' }}
+          gap={{ base: '2px', md: 3 }}
+          alignItems="center"
+          mb={2}
+          data-stick={i}
+        >
           <Box className="cond" fontSize="17px">
             {findItem(s.item).name} × {metric ? show.length(s.length) : `${Math.round(s.length / 12)} ft`}
           </Box>
@@ -136,7 +144,7 @@ const SheetList = ({
   const show = useShow();
   const tickets = handOutPlaces(plan, parts);
   return (
-    <Box display="grid" gridTemplateColumns="repeat(auto-fill, minmax(420px, 1fr))" gap={4}>
+    <Box display="grid" gridTemplateColumns="repeat(auto-fill, minmax(min(420px, 100%), 1fr))" gap={4}>
       {plan.sheets.map((s, i) => (
         <Box key={i}>
           <Box className="cond" mb={1}>

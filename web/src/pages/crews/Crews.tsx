@@ -3,22 +3,23 @@ import type { DragEndEvent } from '@dnd-kit/core';
 import { Box } from '@chakra-ui/react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { afterDrying } from '@rubbet/core/schedule';
+import { addDays, afterDrying, weekday } from '@rubbet/core/schedule';
 import { api } from '../../data/api.ts';
 import { longDay, shortDay } from '../../data/days.ts';
 import { useBoard, useMe } from '../../data/hooks.ts';
 import type { BoardData, BoardOperation, MoveData } from '../../data/types.ts';
 import { QuietButton } from '../../parts/Button.tsx';
 import { Loading } from '../../parts/Loading.tsx';
+import { useNarrow } from '../../parts/useNarrow.ts';
 import { Soft, Title } from '../../parts/Text.tsx';
 import { BlockTile, LANE, TILE } from './BlockTile.tsx';
+import { DayList } from './DayList.tsx';
 import { findDropTarget } from './dropTarget.ts';
 import { layLanes } from './layLanes.ts';
 import { PlanSays } from './PlanSays.tsx';
 import type { Said } from './PlanSays.tsx';
 import { isOffice } from '../../data/roles.ts';
 
-const DAYS = 10;
 const SNAP = 30;
 const HEAD = 56;
 
@@ -26,6 +27,7 @@ const HEAD = 56;
 export const Crews = () => {
   const { data, error, mutate } = useBoard();
   const { me } = useMe();
+  const narrow = useNarrow();
   const navigate = useNavigate();
   const [page, setPage] = useState(0);
   const [held, setHeld] = useState<string>();
@@ -46,10 +48,13 @@ export const Crews = () => {
   const view = useMemo(() => {
     if (!data) return undefined;
     const todayIndex = data.calendar.days.findIndex((d) => d >= data.today);
-    const week = Math.floor(todayIndex / 5) * 5;
-    const first = Math.max(0, week + page * 5);
+    // The calendar begins on the first worked day of a week; weeks have as many days as are worked.
+    const perWeek = new Set(data.calendar.days.slice(0, 14).map(weekday)).size;
+    const span = perWeek * 2;
+    const week = data.calendar.days.findIndex((d) => d > addDays(data.today, -1 - ((weekday(data.today) + 6) % 7)));
+    const first = Math.max(0, week + page * perWeek);
     const from = first * data.calendar.minutes;
-    const to = from + DAYS * data.calendar.minutes;
+    const to = from + span * data.calendar.minutes;
     const ops = new Map(data.operations.map((o) => [o.id, o]));
     const rows = data.rows.map((row) => {
       const mine = data.blocks.filter((b) => b.row === row.id && b.end > from && b.start < to);
@@ -59,17 +64,19 @@ export const Crews = () => {
           op: ops.get(b.task) as BoardOperation,
           dryUntil: afterDrying(data.calendar, b.end, ops.get(b.task)?.dry ?? 0),
           // A short block is drawn wider than it lasts.
-          drawnUntil: b.start + ((TILE + 4) * DAYS * data.calendar.minutes) / wide,
+          drawnUntil: b.start + ((TILE + 4) * span * data.calendar.minutes) / wide,
         })),
       );
       return { row, drawn, lanes: Math.max(1, ...drawn.map((d) => d.lane + 1)) };
     });
-    return { first, from, to, rows, todayIndex, days: data.calendar.days.slice(first, first + DAYS) };
+    return { first, from, to, rows, todayIndex, span, perWeek, days: data.calendar.days.slice(first, first + span) };
   }, [data, page, wide]);
 
   if (error && !data) throw error;
+  if (data && narrow) return <DayList data={data} />;
   if (!data || !view) return <Loading />;
-  const perMinute = wide / (DAYS * data.calendar.minutes);
+  const { span, perWeek } = view;
+  const perMinute = wide / (span * data.calendar.minutes);
   const late = new Set(data.clashes.filter((c) => c.kind === 'late').map((c) => c.task));
   const office = isOffice(me);
 
@@ -173,7 +180,10 @@ export const Crews = () => {
             <QuietButton onClick={() => setPage(0)} disabled={page === 0}>
               Now
             </QuietButton>
-            <QuietButton onClick={() => setPage(page + 1)} disabled={view.first + DAYS + 5 > data.calendar.days.length}>
+            <QuietButton
+              onClick={() => setPage(page + 1)}
+              disabled={view.first + span + perWeek > data.calendar.days.length}
+            >
               Week on
             </QuietButton>
           </Box>
@@ -181,7 +191,7 @@ export const Crews = () => {
         <Box overflow="auto" flex={1} minH={0} bg="sheet" tabIndex={0} role="region" aria-label="Board">
           <Box display="grid" gridTemplateColumns="96px minmax(760px,1fr)" minW="860px">
             <Box height={`${HEAD}px`} />
-            <Box display="grid" gridTemplateColumns={`repeat(${DAYS}, 1fr)`} height={`${HEAD}px`}>
+            <Box display="grid" gridTemplateColumns={`repeat(${span}, 1fr)`} height={`${HEAD}px`}>
               {view.days.map((d, i) => {
                 const weather = data.days.find((x) => x.day === d)?.weather ?? '';
                 return (
@@ -189,8 +199,8 @@ export const Crews = () => {
                     key={d}
                     px={2}
                     pt={2}
-                    borderLeft={i === 5 ? '2px solid' : '1px solid'}
-                    borderColor={i === 5 ? 'ink' : 'hair'}
+                    borderLeft={i === perWeek ? '2px solid' : '1px solid'}
+                    borderColor={i === perWeek ? 'ink' : 'hair'}
                     bg={d === data.today ? 'tape' : undefined}
                     color={d === data.today ? 'tapeink' : undefined}
                     lineHeight={1.2}
@@ -248,19 +258,19 @@ export const Crews = () => {
                     position="absolute"
                     top={0}
                     bottom={0}
-                    left={`${(100 * i) / DAYS}%`}
-                    width={`${100 / DAYS}%`}
-                    borderLeft={i === 5 ? '2px solid' : '1px solid'}
-                    borderColor={i === 5 ? 'ink' : 'hair'}
+                    left={`${(100 * i) / span}%`}
+                    width={`${100 / span}%`}
+                    borderLeft={i === perWeek ? '2px solid' : '1px solid'}
+                    borderColor={i === perWeek ? 'ink' : 'hair'}
                     bg={/rain/.test(data.days.find((x) => x.day === d)?.weather ?? '') ? 'paper' : undefined}
                   />
                 ))}
-                {view.todayIndex >= view.first && view.todayIndex < view.first + DAYS && (
+                {view.todayIndex >= view.first && view.todayIndex < view.first + span && (
                   <Box
                     position="absolute"
                     top={0}
                     bottom={0}
-                    left={`${(100 * (view.todayIndex - view.first)) / DAYS}%`}
+                    left={`${(100 * (view.todayIndex - view.first)) / span}%`}
                     width="3px"
                     bg="keel"
                     zIndex={1}

@@ -105,7 +105,7 @@ export const ModelPage = () => {
               </ChoiceButton>
             ))}
           </Box>
-          <Box display="grid" gridTemplateColumns="repeat(5,1fr)" gap={4} mt={5}>
+          <Box display="grid" gridTemplateColumns={{ base: 'repeat(2,1fr)', sm: 'repeat(5,1fr)' }} gap={4} mt={5}>
             <Figure label="Birds" value={String(s.firstAt ?? s.birds)}>
               {s.firstLimit ? `then the ${s.firstLimit} is full` : ''}
             </Figure>

@@ -95,8 +95,8 @@ export const Models = () => {
   const present = FAMILIES.filter((f) => data.some((m) => m.family === f.key));
   const shown = data.filter((m) => family === '' || m.family === family);
   return (
-    <Box p={6} pb={16}>
-      <Box display="flex" alignItems="center" gap={4} mb={4}>
+    <Box p={{ base: 3, md: 6 }} pb={16}>
+      <Box display="flex" alignItems="center" gap={{ base: 2, md: 4 }} mb={4} flexWrap="wrap">
         <Title>Models</Title>
         <Select aria-label="Kind" value={family} onChange={(e) => setFamily(e.target.value)} width="230px">
           <option value="">Every kind</option>

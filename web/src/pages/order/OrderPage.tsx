@@ -78,13 +78,27 @@ export const OrderPage = () => {
   if (error && !order) throw error;
   if (!order) return <Loading />;
   return (
-    <Box display="grid" gridTemplateRows="38px 40px auto minmax(0,1fr)" height="100%" minH={0}>
-      <Box bg="sheet" px="18px" display="flex" alignItems="center" gap={3} minW={0}>
+    <Box
+      display="grid"
+      gridTemplateRows={{ base: 'auto 40px auto minmax(0,1fr)', md: '38px 40px auto minmax(0,1fr)' }}
+      height="100%"
+      minH={0}
+    >
+      <Box
+        bg="sheet"
+        px={{ base: 3, md: '18px' }}
+        py={{ base: '4px', md: 0 }}
+        display="flex"
+        flexWrap={{ base: 'wrap', md: 'nowrap' }}
+        alignItems="center"
+        columnGap={3}
+        minW={0}
+      >
         <Title fontSize="20px" whiteSpace="nowrap" overflow="hidden" textOverflow="ellipsis" title={order.title}>
           Order {order.id}&ensp;{order.title}
         </Title>
         {order.quantity > 1 && <Soft>× {order.quantity}</Soft>}
-        <Soft ml="auto" whiteSpace="nowrap">
+        <Soft ml={{ base: 0, md: 'auto' }} whiteSpace={{ base: 'normal', md: 'nowrap' }}>
           {order.customer.name} · wanted by {longDay(order.wantedBy)}
           {order.revision ? ` · revision ${order.revision.number}${order.accepted ? ', accepted' : ''}` : ''}
         </Soft>

@@ -14,6 +14,7 @@ import { MiniTape, placeName } from '../../parts/MiniTape.tsx';
 import { Soft, Title } from '../../parts/Text.tsx';
 import { useNarrow } from '../../parts/useNarrow.ts';
 import { isOffice } from '../../data/roles.ts';
+import { useTouched } from '../../data/useLive.ts';
 import { useShow } from '../../data/useShow.tsx';
 
 const NewOrder = lazy(async () => ({ default: (await import('./NewOrder.tsx')).NewOrder }));
@@ -64,6 +65,7 @@ export const Orders = () => {
       before && before.rows.length < PAGE ? null : `/orders?limit=${PAGE}&offset=${page * PAGE}${query}`,
     { keepPreviousData: true },
   );
+  useTouched('/orders', () => void mutate());
   const scroll = useRef<HTMLDivElement>(null);
   const rows = useMemo((): readonly OrderRow[] => (data ?? []).flatMap((page) => page.rows), [data]);
   const first = data?.[0];

@@ -59,7 +59,7 @@ export const BookPage = () => {
       {data && deeds.length === 0 && <Empty>Nothing of that kind stands in the book.</Empty>}
       {deeds.length > 0 && (
         <Box overflowX="auto">
-          <table>
+          <table className="stack">
             <thead>
               <tr>
                 <th>When</th>

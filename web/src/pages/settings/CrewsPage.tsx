@@ -46,7 +46,7 @@ export const CrewsPage = () => {
         <Box key={kind} mb={6}>
           <Heading mb={1}>{title}</Heading>
           <Box overflowX="auto">
-            <table>
+            <table className="stack">
               <thead>
                 <tr>
                   <th>Name</th>

@@ -67,7 +67,7 @@ export const FleetPage = () => {
         </Box>
         {data.trailers.length === 0 && <Empty>No trailer yet. Without one no delivery can be set.</Empty>}
         <Box overflowX="auto">
-          <table>
+          <table className="stack">
             <thead>
               <tr>
                 <th>Name</th>
@@ -85,13 +85,19 @@ export const FleetPage = () => {
               {data.trailers.map((t) => (
                 <tr key={t.id} data-trailer={t.id}>
                   {named(t)}
-                  <td>
+                  <td data-label="Bed">
                     {show.length(t.bedLength)} × {show.length(t.bedWidth)}
                   </td>
-                  <td className="num">{show.length(t.bedHeight)}</td>
-                  <td className="num">{show.weight(t.carries)}</td>
-                  <td className="num">{show.weight(t.weight)}</td>
-                  <td>{t.tilt ? 'yes' : 'no'}</td>
+                  <td className="num" data-label="Over ground">
+                    {show.length(t.bedHeight)}
+                  </td>
+                  <td className="num" data-label="Carries">
+                    {show.weight(t.carries)}
+                  </td>
+                  <td className="num" data-label="Weighs">
+                    {show.weight(t.weight)}
+                  </td>
+                  <td data-label="Tilts">{t.tilt ? 'yes' : 'no'}</td>
                   {actions('trailers', t, () => setTrailer(t))}
                 </tr>
               ))}
@@ -107,7 +113,7 @@ export const FleetPage = () => {
           </Button>
         </Box>
         <Box overflowX="auto">
-          <table>
+          <table className="stack">
             <thead>
               <tr>
                 <th>Name</th>
@@ -122,8 +128,12 @@ export const FleetPage = () => {
               {data.vehicles.map((v) => (
                 <tr key={v.id} data-vehicle={v.id}>
                   {named(v)}
-                  <td className="num">{show.weight(v.tows)}</td>
-                  <td className="num">{show.weight(v.tongue)}</td>
+                  <td className="num" data-label="Tows">
+                    {show.weight(v.tows)}
+                  </td>
+                  <td className="num" data-label="Hitch bears">
+                    {show.weight(v.tongue)}
+                  </td>
                   {actions('vehicles', v, () => setVehicle(v))}
                 </tr>
               ))}

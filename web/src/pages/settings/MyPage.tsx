@@ -13,6 +13,7 @@ import { Loading } from '../../parts/Loading.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { Heading, Soft } from '../../parts/Text.tsx';
 import { UNIT_CHOICES } from './businessFields.tsx';
+import { sayAgent } from './sayDetail.ts';
 import { ROLE_WORDS } from './PeoplePage.tsx';
 
 /** What a person sets for themselves: units, password, and where they are signed in. */
@@ -78,7 +79,7 @@ export const MyPage = () => {
         {data.map((s) => (
           <Box key={s.id} display="flex" gap={4} alignItems="center" py={2} borderBottom="1px solid" borderColor="hair">
             <Box flex={1} minW={0} overflowWrap="anywhere">
-              {s.agent || 'unknown program'}
+              {sayAgent(s.agent)}
               <Box>
                 <Soft>
                   since {moment(s.since)}, last seen {moment(s.seen)}, from {s.address}

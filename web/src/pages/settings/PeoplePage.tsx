@@ -14,6 +14,7 @@ import { useAsk } from '../../parts/Ask.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { Heading, Soft } from '../../parts/Text.tsx';
 import { hoursOf, readHours } from './hours.ts';
+import { sayAgent } from './sayDetail.ts';
 import { OneTimeLink } from './OneTimeLink.tsx';
 
 export const ROLE_WORDS = { office: 'Office', shop: 'Shop', driver: 'Driver' } as const;
@@ -72,7 +73,7 @@ export const PeoplePage = () => {
         </Button>
       </Box>
       <Box overflowX="auto">
-        <table>
+        <table className="stack">
           <thead>
             <tr>
               <th>Name</th>
@@ -97,16 +98,18 @@ export const PeoplePage = () => {
                     </Box>
                   )}
                 </td>
-                <td>
+                <td data-label="Signs in as">
                   {p.login ?? <Soft>{p.invited ? 'invited' : 'not at all'}</Soft>}
                   {!p.active && <Soft> (put aside)</Soft>}
                 </td>
-                <td>{p.roles.map((r) => ROLE_WORDS[r]).join(', ')}</td>
-                <td>{p.skills.map((s) => SKILL_WORDS[s]).join(', ')}</td>
-                <td>{p.crews.join(', ')}</td>
-                <td>{p.hours === null ? <Soft>as the shop</Soft> : p.hours.reduce((a, b) => a + b, 0) / 60}</td>
+                <td data-label="Roles">{p.roles.map((r) => ROLE_WORDS[r]).join(', ')}</td>
+                <td data-label="Can do">{p.skills.map((s) => SKILL_WORDS[s]).join(', ')}</td>
+                <td data-label="Crews">{p.crews.join(', ')}</td>
+                <td data-label="Hours">
+                  {p.hours === null ? <Soft>as the shop</Soft> : p.hours.reduce((a, b) => a + b, 0) / 60}
+                </td>
                 <td>
-                  <Box display="flex" gap={2} justifyContent="flex-end" flexWrap="wrap">
+                  <Box display="flex" gap={2} justifyContent={{ base: 'flex-start', md: 'flex-end' }} flexWrap="wrap">
                     <QuietButton onClick={() => setEdited(p)}>Change</QuietButton>
                     {p.active && p.roles.length > 0 && (
                       <QuietButton onClick={() => void invite(p)}>
@@ -166,7 +169,7 @@ const SignIns = ({ person }: { readonly person: Person | undefined }) => {
       {data.map((s) => (
         <Box key={s.id} display="flex" gap={4} alignItems="center" py={2} borderBottom="1px solid" borderColor="hair">
           <Box flex={1} minW={0} overflowWrap="anywhere">
-            {s.agent || 'unknown program'}
+            {sayAgent(s.agent)}
             <Box>
               <Soft>
                 since {moment(s.since)}, last seen {moment(s.seen)}, from {s.address}

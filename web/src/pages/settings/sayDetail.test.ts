@@ -1,5 +1,5 @@
 import { BUSINESS_RULES, makeShow } from '@rubbet/core/order';
-import { sayDetail } from './sayDetail.ts';
+import { sayAgent, sayDetail } from './sayDetail.ts';
 
 const show = makeShow(BUSINESS_RULES.units, 'CAD');
 
@@ -24,4 +24,20 @@ describe('what a deed says of itself', () => {
     expect(lines.at(-1)).toBe('and 22 more');
     expect(Math.max(...lines.map((l) => l.length))).toBeLessThan(140);
   });
+});
+
+describe('a browser in words', () => {
+  it.each([
+    [
+      'Mozilla/5.0 (X11; Linux x86_64) AppleWebKit/537.36 (KHTML, like Gecko) Chrome/150.0.0.0 Safari/537.36',
+      'Chromium on Linux',
+    ],
+    [
+      'Mozilla/5.0 (iPad; CPU OS 18_0 like Mac OS X) AppleWebKit/605 (KHTML, like Gecko) Version/18.0 Safari/604.1',
+      'Safari on iPad',
+    ],
+    ['Mozilla/5.0 (Windows NT 10.0; Win64; x64; rv:140.0) Gecko/20100101 Firefox/140.0', 'Firefox on Windows'],
+    ['', 'unknown program'],
+    ['curl/8', 'curl/8'],
+  ])('%s', (agent, words) => expect(sayAgent(agent)).toBe(words));
 });

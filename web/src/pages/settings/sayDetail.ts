@@ -40,11 +40,35 @@ export const sayDetail = (detail: Readonly<Record<string, unknown>>, show: Show)
   const lines = Object.entries(detail)
     .filter(([, v]) => v !== undefined && !(Array.isArray(v) && v.length === 0))
     .map(([key, v]) =>
-      key === 'price' && typeof v === 'object' && v !== null && 'total' in v
-        ? `price ${show.money((v as { total: number }).total)}`
-        : isChange(v)
-          ? `${spaced(key)}: ${short(v.from)} → ${short(v.to)}`
-          : `${spaced(key)}: ${short(v)}`,
+      key === 'agent'
+        ? `with ${sayAgent(String(v))}`
+        : key === 'price' && typeof v === 'object' && v !== null && 'total' in v
+          ? `price ${show.money((v as { total: number }).total)}`
+          : isChange(v)
+            ? `${spaced(key)}: ${short(v.from)} → ${short(v.to)}`
+            : `${spaced(key)}: ${short(v)}`,
     );
   return lines.length > MOST ? [...lines.slice(0, MOST), `and ${lines.length - MOST} more`] : lines;
+};
+
+const BROWSERS = [
+  ['Firefox', /Firefox\//],
+  ['Edge', /Edg\//],
+  ['Chromium', /Chrom(?:e|ium)\//],
+  ['Safari', /Safari\//],
+] as const;
+const MACHINES = [
+  ['iPad', /iPad/],
+  ['iPhone', /iPhone/],
+  ['Android', /Android/],
+  ['Windows', /Windows/],
+  ['Mac', /Mac OS X/],
+  ['Linux', /Linux/],
+] as const;
+
+/** A browser in words, from what it calls itself: `Chromium on Android`; its own words where it is none of these. */
+export const sayAgent = (agent: string): string => {
+  const browser = BROWSERS.find(([, sign]) => sign.test(agent))?.[0];
+  const machine = MACHINES.find(([, sign]) => sign.test(agent))?.[0];
+  return browser && machine ? `${browser} on ${machine}` : agent || 'unknown program';
 };

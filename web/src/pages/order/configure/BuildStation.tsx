@@ -219,8 +219,13 @@ const Configure = ({ first }: { readonly first: Spec }) => {
       set({ family: f.key, schema: f.schema, params: Object.fromEntries(f.params.map((p) => [p.key, p.default])) });
   };
   return (
-    <Box display="grid" gridTemplateRows="minmax(0,1fr) auto" height="100%" minH="600px">
-      <Box display="grid" gridTemplateColumns="minmax(0,1fr) 434px" minH={0}>
+    <Box
+      display={{ base: 'block', md: 'grid' }}
+      gridTemplateRows="minmax(0,1fr) auto"
+      height={{ base: 'auto', md: '100%' }}
+      minH={{ base: 0, md: '600px' }}
+    >
+      <Box display="grid" gridTemplateColumns={{ base: 'minmax(0,1fr)', md: 'minmax(0,1fr) 434px' }} minH={0}>
         <Box
           className="dots"
           bg="sheet"
@@ -228,10 +233,18 @@ const Configure = ({ first }: { readonly first: Spec }) => {
           borderColor="rule"
           position="relative"
           display="grid"
-          gridTemplateRows="auto auto minmax(0,1fr) auto"
+          gridTemplateRows={{ base: 'auto auto 300px auto', md: 'auto auto minmax(0,1fr) auto' }}
           minH={0}
+          minW={0}
         >
-          <Box display="flex" gap={4} px={4} pt={3} alignItems="center">
+          <Box
+            display="flex"
+            gap={{ base: 2, md: 4 }}
+            px={{ base: 3, md: 4 }}
+            pt={3}
+            alignItems="center"
+            flexWrap="wrap"
+          >
             <ShowTabs show={show} onShow={setShow} />
             <Box ml="auto" display="flex" gap={2} alignItems="center">
               <QuietButton onClick={history.undo} disabled={!history.canUndo} title="Ctrl Z">
@@ -310,7 +323,7 @@ const Configure = ({ first }: { readonly first: Spec }) => {
           </Box>
           <ViewRail thumbs={thumbs} view={view} onView={setView} />
         </Box>
-        <Box overflow="auto" minH={0} px="18px" pt="12px" pb={6}>
+        <Box overflow="auto" minH={0} minW={0} px={{ base: 3, md: '18px' }} pt="12px" pb={6}>
           <DraftBar kept={drawing} both={() => compareSpecs(kept, first, shown)}>
             {build && drawing.standing === 'both' && kept.family === first.family && (
               <Box mt={2} maxH="180px" overflow="auto">
@@ -348,7 +361,7 @@ const Configure = ({ first }: { readonly first: Spec }) => {
                 + {a.label}
               </QuietButton>
             ))}
-            <Box ml="auto" display="flex" gap={2}>
+            <Box ml={{ base: 0, md: 'auto' }} display="flex" gap={2} flexWrap="wrap">
               {model && (
                 <QuietButton
                   aria-pressed={aside === 'compare'}

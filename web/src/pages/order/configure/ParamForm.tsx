@@ -62,7 +62,7 @@ const Row = ({
     return (
       <Box
         display="grid"
-        gridTemplateColumns="148px 1fr"
+        gridTemplateColumns={{ base: 'minmax(0,1fr)', md: '148px 1fr' }}
         gap="10px"
         alignItems="center"
         py="6px"
@@ -86,7 +86,7 @@ const Row = ({
   return (
     <Box
       display="grid"
-      gridTemplateColumns="22px 126px 1fr 96px"
+      gridTemplateColumns={{ base: '22px minmax(0,1.2fr) minmax(0,1fr) 88px', md: '22px 126px 1fr 96px' }}
       gap="10px"
       alignItems="center"
       py="5px"
