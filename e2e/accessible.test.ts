@@ -40,7 +40,17 @@ const VIEWS: readonly (readonly [string, () => string, number?, number?])[] = [
   ['rack', () => '/rack'],
   ['crews', () => '/crews'],
   ['roads', () => '/roads'],
-  ['settings', () => '/settings'],
+  ['settings', () => '/settings/rates'],
+  ['business', () => '/settings/business'],
+  ['people', () => '/settings/people'],
+  ['crews and bays', () => '/settings/crews'],
+  ['trailers', () => '/settings/fleet'],
+  ['calendar', () => '/settings/calendar'],
+  ['my sign-in', () => '/settings/mine'],
+  ['the book', () => '/settings/book'],
+  ['taking it out', () => '/settings/export'],
+  ['customers', () => '/customers'],
+  ['a customer', () => '/customers/1'],
   ['visit', () => `/visit/${token}`, 390, 844],
 ];
 

@@ -38,7 +38,7 @@ describe('bad input at each station says what is wrong and changes nothing', () 
     await fill(page, 'What for', 'A pen');
     await press(page, 'Write it down');
     await sees(page, 'Write the name of the customer.');
-    await sees(page, 'Whole miles, 0 or more.');
+    await sees(page, 'A whole number, 0 or more.');
     expect((await world.api(page, '/orders')).total).toBe(before);
   });
 
@@ -124,7 +124,7 @@ describe('bad input at each station says what is wrong and changes nothing', () 
     const id = await find('Bramble on a slope');
     await open(id, 'ground');
     await fill(page, 'Rod at back left', 'low');
-    await sees(page, 'Write it like 52 1/2.');
+    await sees(page, 'Write it like 64 1/2 or');
     expect(await page.$eval('::-p-aria([name="Keep these readings"])', (n) => (n as HTMLButtonElement).disabled)).toBe(
       true,
     );
@@ -199,9 +199,9 @@ describe('bad input at each station says what is wrong and changes nothing', () 
   });
 
   it('Settings: a rate that is no number', async () => {
-    await page.goto(`${world.base}/settings`, { waitUntil: 'networkidle0' });
+    await page.goto(`${world.base}/settings/rates`, { waitUntil: 'networkidle0' });
     await fill(page, 'Bench labour', 'a lot');
-    await sees(page, '$ an hour, 0 or more');
+    await sees(page, 'One value is not possible: Bench labour.');
     expect(await page.$eval('::-p-aria([name="Keep the settings"])', (n) => (n as HTMLButtonElement).disabled)).toBe(
       true,
     );

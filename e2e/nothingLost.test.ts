@@ -93,9 +93,9 @@ describe('what is in hand survives a lost connection, a reload and another page'
   });
 
   it('at Settings', async () => {
-    await go('/settings');
+    await go('/settings/rates');
     await fill(page, 'Bench labour', '41.50');
-    await upset('/settings', 'Keep the settings');
+    await upset('/settings/rates', 'Keep the settings');
     expect(await valueOf('Bench labour')).toBe('41.50');
     await press(page, 'Keep the settings');
     await noticed(page, 'done', /settings are kept/);
@@ -128,7 +128,7 @@ describe('what is in hand survives a lost connection, a reload and another page'
   });
 
   it('and is let go when that is what is wanted', async () => {
-    await go('/settings');
+    await go('/settings/rates');
     await fill(page, 'Tax', '7');
     await page.reload({ waitUntil: 'networkidle0' });
     await press(page, 'Let it go');
@@ -157,7 +157,7 @@ describe('two people at one thing', () => {
   });
 
   it('or what is kept is taken', async () => {
-    await go('/settings');
+    await go('/settings/rates');
     await fill(page, 'Margin', '33');
     const { version, value } = await world.api(page, '/settings');
     await send('PATCH', '/settings', { version, value: { ...value, price: { ...value.price, margin: 0.25 } } });

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Page } from 'puppeteer-core';
-import { finishBench, noticed, openWorld, press, sees } from './world.ts';
+import { answer, finishBench, noticed, openWorld, press, sees } from './world.ts';
 import type { World } from './world.ts';
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
@@ -67,6 +67,7 @@ describe('a driver’s telephone', () => {
     // What is not a driver's to see is not on the page.
     expect(await driver.evaluate(() => document.body.innerText)).not.toMatch(/\$\d/);
     await press(driver, 'It has been delivered');
+    await answer(driver, 'It has been delivered');
     await noticed(driver, 'done');
     expect((await world.api(driver, `/orders/${id}`)).deliveredAt).not.toBeNull();
   });

@@ -1,6 +1,6 @@
 import { Box, Dialog, Portal } from '@chakra-ui/react';
 import { Command } from 'cmdk';
-import { useDeferredValue, useState } from 'react';
+import { useDeferredValue, useEffect, useState } from 'react';
 import { useMatch, useNavigate } from 'react-router';
 import useSWR from 'swr';
 import { judgeAct, lifeOf } from '@rubbet/core/order';
@@ -137,6 +137,15 @@ export const Palette = ({
     ),
   ].filter(([, name]) => fits(name));
   const fitting = actions.filter((a) => fits(a.name));
+  // What is listed first is what Enter does, however late it arrives.
+  const top =
+    fitting[0]?.name ??
+    (data?.rows[0] ? `order ${data.rows[0].id}` : undefined) ??
+    (customers?.[0] ? `customer ${customers[0].id}` : undefined) ??
+    places[0]?.[1] ??
+    '';
+  const [selected, setSelected] = useState(top);
+  useEffect(() => setSelected(top), [top]);
   return (
     <Dialog.Root open onOpenChange={(e) => !e.open && close()}>
       <Portal>
@@ -174,7 +183,13 @@ export const Palette = ({
               </Box>
             ) : (
               // What is listed is what fits already: the server searches orders and customers, by telephone and place as well.
-              <Command label="Find" className="palette" shouldFilter={false}>
+              <Command
+                label="Find"
+                className="palette"
+                shouldFilter={false}
+                value={selected}
+                onValueChange={setSelected}
+              >
                 <Command.Input
                   autoFocus
                   value={text}

@@ -1,4 +1,5 @@
 import { Box } from '@chakra-ui/react';
+import { useEffect } from 'react';
 import { useForm } from 'react-hook-form';
 import { Link } from 'react-router';
 import useSWR from 'swr';
@@ -30,7 +31,7 @@ export const RoadStation = () => {
   const { tell, fail } = useNotice();
   const ask = useAsk();
   const { data, error } = useSWR<LoadOn[], ApiError>(order.revision ? `/orders/${order.id}/loads` : null);
-  const { register, handleSubmit, formState } = useForm<Entry>({
+  const { register, handleSubmit, formState, setValue, getValues } = useForm<Entry>({
     defaultValues: {
       day: order.delivery?.day ?? addDays(today(), 14),
       arrives: order.delivery?.arrives ?? '09:30',
@@ -38,6 +39,13 @@ export const RoadStation = () => {
       notes: order.delivery?.notes ?? '',
     },
   });
+  // The smallest trailer that takes it is the one to begin with.
+  const best = [...(data ?? [])].sort(
+    (a, b) => a.load.problems.length - b.load.problems.length || a.trailer.carries - b.trailer.carries,
+  )[0]?.trailer.id;
+  useEffect(() => {
+    if (best !== undefined && getValues('trailerId') === '') setValue('trailerId', best);
+  }, [best, getValues, setValue]);
   if (!order.revision)
     return (
       <Box p={6}>

@@ -141,12 +141,12 @@ const Form = ({
                     borderBottom="1px solid"
                     borderColor="hair"
                   >
-                    <label htmlFor={f.path}>
-                      {f.label}
-                      <Box color="soft" fontSize="13px" lineHeight={1.25}>
+                    <Box>
+                      <label htmlFor={f.path}>{f.label}</label>
+                      <Box color="soft" fontSize="13px" lineHeight={1.25} id={`${f.path}-help`}>
                         {f.help}
                       </Box>
-                    </label>
+                    </Box>
                     <Input
                       id={f.path}
                       className="cond"
@@ -154,7 +154,7 @@ const Form = ({
                       disabled={!office}
                       value={texts[f.path] ?? ''}
                       aria-invalid={wrong !== undefined}
-                      aria-describedby={`${f.path}-unit`}
+                      aria-describedby={`${f.path}-unit ${f.path}-help`}
                       onChange={(e) => set({ texts: { ...texts, [f.path]: e.target.value } })}
                     />
                     <Box
