@@ -97,6 +97,7 @@ try {
 
   const acknowledged = [];
   const counts = { acknowledged: 0, stale: 0, away: 0, cut: 0, other: 0 };
+  const strange = new Map();
   const moments = [];
   const started = Date.now();
   const running = () => Date.now() - started < WORK_S * 1000;
@@ -122,7 +123,10 @@ try {
         } else if (s === 409) counts.stale++;
         else if (s === 503) counts.away++;
         else if (s === 0) counts.cut++;
-        else counts.other++;
+        else {
+          counts.other++;
+          strange.set(s, (strange.get(s) ?? 0) + 1);
+        }
       }
       await pause(120 + Math.random() * 160);
     }
@@ -144,7 +148,10 @@ try {
   say(`Worked for ${WORK_S} s with ${USERS} users: ${JSON.stringify(counts)}`);
 
   check(counts.acknowledged > USERS * 20, `${counts.acknowledged} writes were acknowledged`);
-  check(counts.other === 0, 'nothing was answered with a fault of ours');
+  check(
+    counts.other === 0,
+    `nothing was answered with a fault of ours${counts.other > 0 ? `: ${JSON.stringify([...strange])}` : ''}`,
+  );
   const gap = (from) => {
     const after = moments.filter((t) => t > from);
     const first = after.length > 0 ? Math.min(...after) - from : Infinity;

@@ -59,6 +59,8 @@ export const createApp = async (
   // A proxy on this machine says how the browser came in: over TLS, and from where.
   app.set('trust proxy', 'loopback');
   app.use(guardWrites);
+  // Answers are packed quickly, what is fetched once and kept is packed well.
+  app.use('/api', compression({ level: 1 }));
   app.use(compression());
   app.use(cookieParser());
   app.use(readBody);

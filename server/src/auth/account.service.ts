@@ -9,7 +9,7 @@ import { lockShared } from '../database/locks.ts';
 import { transact } from '../database/transact.ts';
 import type { InviteAnswer, SetupAnswer, UnitChoice, User } from './auth.answers.ts';
 import type { AcceptInviteDto, MyChoicesDto, PasswordDto, SetupDto } from './auth.dto.ts';
-import { countTry, forgetTries } from './attempts.ts';
+import { judgeTry } from './attempts.ts';
 import { readInvite } from './invites.ts';
 import { checkPassword, hashPassword, isPassword } from './passwords.ts';
 import { endSessions } from './sessions.service.ts';
@@ -53,11 +53,10 @@ export class Account {
   /** A new password; every other sign-in of the person ends with it. */
   async changePassword(body: PasswordDto, me: User, from: From, token: string | undefined): Promise<void> {
     const attempt = { login: me.login, address: from.address, known: true };
-    await countTry(this.db, attempt);
     const row = await this.db('users').where({ id: me.id }).first('password_hash');
-    if (!(await isPassword(row?.password_hash as string | null, body.current)))
+    const kept = row?.password_hash as string | null;
+    if (!(await judgeTry(this.db, attempt, () => isPassword(kept, body.current))))
       throw new BadRequestException({ code: 'wrong-password', message: 'That is not your password of now.' });
-    await forgetTries(this.db, attempt);
     checkPassword(body.next, me.login);
     const password_hash = await hashPassword(body.next);
     await transact(this.db, async (trx) => {
@@ -106,13 +105,11 @@ export class Account {
     if (!(await isEmpty(this.db)))
       throw new ConflictException({ code: 'set-up', message: 'This business is set up already: sign in.' });
     const attempt = { login: 'the first page', address: from.address, known: false };
-    await countTry(this.db, attempt);
-    if (!(await isSetupCode(this.db, body.code)))
+    if (!(await judgeTry(this.db, attempt, () => isSetupCode(this.db, body.code))))
       throw new ForbiddenException({
         code: 'wrong-code',
         message: 'That is not the code that the terminal printed last. Type it as it stands there.',
       });
-    await forgetTries(this.db, attempt);
     checkPassword(body.password, body.login);
     const business = over({ name: '', ...body.business });
     const password_hash = await hashPassword(body.password);

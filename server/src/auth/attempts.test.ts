@@ -31,6 +31,13 @@ describe('wrong tries', () => {
     // The right password from there has to wait as well.
     await tryIt('office', 'hedgerow').expect(429);
   });
+  it('that are right come in however many at once', async () => {
+    await forget();
+    const answers = await Promise.all(Array.from({ length: 25 }, () => tryIt('shop', 'hedgerow', '203.0.113.99')));
+    expect(answers.map((a) => a.status).filter((x) => x !== 200)).toEqual([]);
+    await tryIt('office', 'wrong');
+    for (let i = 0; i < 6; i++) await tryIt('office', 'wrong');
+  });
   it('of one address lock nobody out at another', async () => {
     await tryIt('office', 'hedgerow', '203.0.113.8').expect(200);
   });

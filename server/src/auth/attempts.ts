@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto';
 import { HttpException } from '@nestjs/common';
+import { Turns } from '../common/turns.ts';
 import type { Db } from '../database/connect.ts';
 
 /** Who tries: the login, from where, and the mark that this browser was given when the login last came in from it. */
@@ -38,7 +39,7 @@ const inWords = (seconds: number): string =>
  * wrong before. A browser that the login came in from before is counted by itself: nobody is locked out by another's guesses.
  * @throws HttpException 429 with the wait
  */
-export const countTry = async (db: Db, t: Try): Promise<void> => {
+const countTry = async (db: Db, t: Try): Promise<void> => {
   const key = keyOf(t);
   const since = db.raw('DATE_SUB(UTC_TIMESTAMP(), INTERVAL ? MINUTE)', [WINDOW]);
   const [id] = (await db('login_attempts').insert({
@@ -78,8 +79,35 @@ export const countTry = async (db: Db, t: Try): Promise<void> => {
 };
 
 /** A try that went right takes back the wrong ones before it. */
-export const forgetTries = async (db: Db, t: Try): Promise<void> => {
+const forgetTries = async (db: Db, t: Try): Promise<void> => {
   await db('login_attempts')
     .where({ tried: keyOf(t) })
     .delete();
+};
+
+/** Tries on one login from one place that wait for each other: so many real people at once come in, one after the other. */
+const turns = new Turns();
+const WAITING = 400;
+
+/**
+ * Looks at a try when its turn has come: counted first, then looked at, then forgotten where it was right.
+ * @param look whether the password, or the code, is the one
+ * @throws HttpException 429 with the wait where too many went wrong before
+ */
+export const judgeTry = async (db: Db, t: Try, look: () => Promise<boolean>): Promise<boolean> => {
+  const turn = turns.take(keyOf(t), WAITING);
+  if (!turn)
+    throw new HttpException(
+      { code: 'too-many', message: 'Too many tries at once. Wait a minute, then try again.' },
+      429,
+    );
+  const end = await turn;
+  try {
+    await countTry(db, t);
+    const good = await look();
+    if (good) await forgetTries(db, t);
+    return good;
+  } finally {
+    end();
+  }
 };

@@ -5,7 +5,7 @@ import { noteDeed } from '../database/audit.ts';
 import { DB, readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import type { SessionLine, UnitChoice, User } from './auth.answers.ts';
-import { countTry, forgetTries } from './attempts.ts';
+import { judgeTry } from './attempts.ts';
 import { isPassword } from './passwords.ts';
 
 /** Hours that a session lasts, and days for which a browser is remembered as one that a login came in from. */
@@ -67,11 +67,10 @@ export class Sessions {
   /** Signs in and gives the tokens for the cookies. Tries are counted before they are looked at. */
   async open(login: string, password: string, from: From): Promise<Opened> {
     const attempt = { login, address: from.address, known: await this.isKnown(login, from.device) };
-    await countTry(this.db, attempt);
     const row = (await this.db('users')
       .where({ login, active: true })
       .first(...COLUMNS, 'password_hash')) as (UserRow & { password_hash: string | null }) | undefined;
-    const good = await isPassword(row?.password_hash, password);
+    const good = await judgeTry(this.db, attempt, () => isPassword(row?.password_hash, password));
     if (!row || !good) {
       await noteDeed(
         this.db,
@@ -88,7 +87,6 @@ export class Sessions {
         message: 'This login and password do not go together. Check both and try again.',
       });
     }
-    await forgetTries(this.db, attempt);
     return this.start(userOf(row), from);
   }
 

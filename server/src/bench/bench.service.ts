@@ -168,7 +168,8 @@ export class Bench {
       const row = (await trx('work_steps').where({ id: stepId, work_order_id: work.id }).first()) as
         { step_id: string; minutes: number | null } | undefined;
       if (!row) throw new NotFoundException({ code: 'not-found', message: 'This step is not in the work order.' });
-      const { lines, states } = await readStepRows(trx, work.id);
+      const rows = await readStepRows(trx, work.id);
+      const { lines, states } = rows;
       const refuse = (message: string): never => {
         throw new BadRequestException({ code: 'out-of-order', message });
       };
@@ -189,7 +190,10 @@ export class Bench {
         minutes: body.minutes ?? 0,
         by: me.name,
       });
-      await this.settle(trx, orderId);
+      // Most ticks end no block of the board: then nothing else follows from them.
+      const after = judgeSteps({ ...rows, states: new Map([...states, [row.step_id, body.state]]) });
+      const before = judgeSteps(rows);
+      if (after.done !== before.done || after.ended.length !== before.ended.length) await this.settle(trx, orderId);
       await noteDeed(trx, me, {
         action: `step ${body.state}`,
         entity: 'step',

@@ -29,8 +29,11 @@ export const readWork = async (db: Db, orderId: number): Promise<WorkRecord> => 
 
 /** The plan that a work order was made from, as it is kept; undefined where there is no work order. */
 export const readPlanText = async (db: Db, orderId: number): Promise<string | undefined> => {
-  const row = (await db('work_orders').where({ order_id: orderId }).first('plan')) as { plan: unknown } | undefined;
-  return row === undefined ? undefined : typeof row.plan === 'string' ? row.plan : JSON.stringify(row.plan);
+  // As text: read here it would hold up every other answer.
+  const row = (await db('work_orders')
+    .where({ order_id: orderId })
+    .first(db.raw('CAST(plan AS CHAR) AS plan'))) as unknown as { plan: string } | undefined;
+  return row?.plan;
 };
 
 /** The same, read. It takes a while for a large unit: answers have it read in another thread. */

@@ -2,6 +2,7 @@ import { Body, Controller, Get, HttpCode, Inject, Param, Post } from '@nestjs/co
 import { ApiTags } from '@nestjs/swagger';
 import type { User } from '../auth/auth.answers.ts';
 import { Answers } from '../common/answer.ts';
+import { AsItIs } from '../common/hidden.ts';
 import { IdPipe } from '../common/inputs.ts';
 import { EVERYONE, May, Me, Roles } from '../common/roles.ts';
 import { Heavy } from '../common/turns.ts';
@@ -15,6 +16,7 @@ export class BoardController {
 
   @Get()
   @Roles(...EVERYONE)
+  @AsItIs()
   @Answers('BoardAnswer')
   show() {
     return this.board.show();

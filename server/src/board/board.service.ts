@@ -4,6 +4,7 @@ import type { Block } from '@rubbet/core/schedule';
 import type { Operation } from '@rubbet/core/steps';
 import type { User } from '../auth/auth.answers.ts';
 import { readPlanText } from '../bench/workPlans.ts';
+import { shopToday } from '../business/readBusiness.ts';
 import { noteDeed } from '../database/audit.ts';
 import { DB } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
@@ -17,6 +18,9 @@ import type { BoardAnswer, MoveAnswer, Placed } from './board.answers.ts';
 import type { MoveDto, PutBackDto } from './board.dto.ts';
 import { readBoard, showBoard } from './readBoard.ts';
 import type { BoardState } from './readBoard.ts';
+
+/** How long a reading of the board is kept at most: on a cluster an older entry of the book may come to be seen after a newer one. */
+const KEPT_MS = 2000;
 
 const moved = (): ConflictException =>
   new ConflictException({
@@ -33,8 +37,24 @@ export class Board {
     @Inject(Pool) private readonly pool: Pool,
   ) {}
 
+  #kept: { readonly key: string; readonly at: number; readonly answer: Promise<BoardAnswer> } | undefined;
+
+  /** The board as it is answered; within a transaction as that has it. Many who ask at once are answered from one reading. */
   async show(db: Db = this.db): Promise<BoardAnswer> {
-    return showBoard(await readBoard(db));
+    if (db !== this.db) return showBoard(await readBoard(db));
+    // Whatever is written stands in the book: as long as that has no newer entry, nothing has changed.
+    const [last, today] = await Promise.all([
+      this.db('audit').max<{ id: number | null }[]>({ id: 'id' }),
+      shopToday(this.db),
+    ]);
+    const key = `${last[0]?.id ?? 0} ${today}`;
+    const now = Date.now();
+    if (this.#kept?.key !== key || now - this.#kept.at > KEPT_MS) {
+      const answer = readBoard(this.db).then(showBoard);
+      this.#kept = { key, at: now, answer };
+      answer.catch(() => (this.#kept = undefined));
+    }
+    return this.#kept.answer;
   }
 
   /** Writes the blocks that changed; gives where they stood before, with their new versions. */

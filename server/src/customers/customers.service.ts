@@ -25,7 +25,7 @@ export class Customers {
       .where((q) => {
         if (search === '') return;
         for (const column of ['name', 'phone', 'email', 'address']) q.orWhereILike(column, like);
-        if (digits.length >= 3) q.orWhereRaw("REGEXP_REPLACE(phone, '[^0-9]', '') LIKE ?", [`%${digits}%`]);
+        if (digits.length >= 3) q.orWhere('digits', 'like', `%${digits}%`);
       })
       .orderBy('name')
       .orderBy('id')

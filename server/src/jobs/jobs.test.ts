@@ -129,18 +129,16 @@ describe('a job', () => {
     expect((await until(id, ended)).state).toBe('done');
   });
   it('is asked for so often, no more', async () => {
-    await app
-      .db('jobs')
-      .insert(
-        Array.from({ length: 4 }, () => ({
-          kind: 'papers',
-          user_id: 2,
-          input: '{}',
-          state: 'running',
-          worker: 'x',
-          beat_at: '2099-01-01',
-        })),
-      );
+    await app.db('jobs').insert(
+      Array.from({ length: 4 }, () => ({
+        kind: 'papers',
+        user_id: 2,
+        input: '{}',
+        state: 'running',
+        worker: 'x',
+        beat_at: '2099-01-01',
+      })),
+    );
     const { body } = await (await app.as('shop')).post('/api/jobs').send({ kind: 'papers' }).expect(409);
     expect(body.message).toMatch(/wait for it, or stop one/);
   });

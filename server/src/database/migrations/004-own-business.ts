@@ -118,9 +118,16 @@ const makeRecords = async (db: Knex): Promise<void> => {
         .notNullable()
         .defaultTo(false)
         .comment('Behind us, handed over or cancelled: listed last, looked for last.');
-      t.index(['ended', 'wanted_by', 'id']);
+      // The list and its search are answered from this index alone.
+      t.index(['ended', 'wanted_by', 'id', 'station', 'customer_id', 'model_id', 'title'], 'orders_listed');
     });
     await db('orders').whereIn('station', ['done', 'cancelled']).update({ ended: true });
+    await db.raw(
+      "ALTER TABLE customers ADD COLUMN digits VARCHAR(40) GENERATED ALWAYS AS (REGEXP_REPLACE(phone, '[^0-9]', '')) PERSISTENT",
+    );
+    await db.raw(
+      "ALTER TABLE spec_revisions ADD COLUMN family VARCHAR(40) GENERATED ALWAYS AS (JSON_VALUE(spec, '$.family')) PERSISTENT",
+    );
   }
   if (!(await db.schema.hasTable('sites'))) {
     await db.schema.createTable('sites', (t) => {
@@ -199,17 +206,18 @@ export const down = async (db: Knex): Promise<void> => {
     await db.schema.dropTableIfExists(table);
   await db.schema.alterTable('orders', (t) => {
     t.dropForeign(['site_id']);
-    t.dropIndex(['ended', 'wanted_by', 'id']);
+    t.dropIndex([], 'orders_listed');
     t.dropColumns('site_id', 'ended');
   });
   await db.schema.dropTableIfExists('sites');
+  await db.schema.alterTable('spec_revisions', (t) => t.dropColumn('family'));
   await db.schema.alterTable('audit', (t) => {
     t.dropIndex(['user_id', 'id']);
     t.dropIndex(['at']);
   });
   await db.schema.alterTable('customers', (t) => {
     t.dropIndex(['name']);
-    t.dropColumn('notes');
+    t.dropColumns('notes', 'digits');
   });
   await db.schema.alterTable('operations', (t) => {
     t.dropIndex(['done', 'day']);
