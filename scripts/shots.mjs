@@ -44,11 +44,6 @@ try {
   await take('orders', '/orders');
   await take('flock', `/orders/${id('Sorrel, stretched ten inches')}/flock`);
   await take('build', `/orders/${id('Bramble on a slope')}/build`, { wait: 4000 });
-  await take('build-frame-dark', `/orders/${id('Sorrel, stretched ten inches')}/build`, {
-    wait: 4000,
-    dark: true,
-    before: press('Frame'),
-  });
   const clickView = (name) => () =>
     page.$$eval('button', (list, t) => list.find((b) => b.textContent.trim() === t)?.click(), name);
   await take('build-elevation', `/orders/${id('Sorrel, stretched ten inches')}/build`, {
@@ -68,13 +63,14 @@ try {
   await take('ground', `/orders/${id('Bramble on a slope')}/ground`);
   await take('price', `/orders/${id('Spindle')}/price`);
   await take('bench', `/bench/${id('Sorrel')}`, { width: 1024, height: 768, before: press('front wall'), wait: 1200 });
-  await take('bench-saw', `/bench/${id('Sorrel')}`, { width: 1024, height: 768, wait: 1200 });
   await take('days', `/orders/${id('Hawthorn')}/days`);
   await take('crews', '/crews');
   await take('road', `/orders/${id('Teasel')}/road`);
   await take('models', '/models', { wait: 1800 });
   await take('rack', '/rack');
-  await take('settings', '/settings');
+  await take('people', '/settings/people');
+  await take('rates', '/settings/rates', { dark: true });
+  await take('roads-phone', '/roads', { width: 390, height: 844 });
   await take('visit', `/visit/${token}`, { width: 390, height: 844 });
 } finally {
   await close();

@@ -20,7 +20,7 @@ import { readBoard, showBoard } from './readBoard.ts';
 import type { BoardState } from './readBoard.ts';
 
 /** How long a reading of the board is kept at most: on a cluster an older entry of the book may come to be seen after a newer one. */
-const KEPT_MS = 2000;
+const KEPT_MS = 500;
 
 const moved = (): ConflictException =>
   new ConflictException({

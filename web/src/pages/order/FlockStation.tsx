@@ -208,13 +208,13 @@ export const FlockStation = () => {
               <tr key={l.what}>
                 <td>{NEEDS[l.what]}</td>
                 <td className="num">
-                  {l.unit === 'nests' ? `1 to ${l.each}` : `${Math.round(l.each * 10) / 10} ${l.unit}`}
+                  {l.unit === 'nests' ? `1 to ${l.each}` : show.text(`${Math.round(l.each * 10) / 10} ${l.unit}`)}
                 </td>
-                <td className="num cond">
-                  {Math.round(l.need * 10) / 10} {l.unit}
-                </td>
+                <td className="num cond">{show.text(`${Math.round(l.need * 10) / 10} ${l.unit}`)}</td>
                 {build && (
-                  <td className="num">{l.have === undefined ? 'none' : `${Math.round(l.have * 10) / 10} ${l.unit}`}</td>
+                  <td className="num">
+                    {l.have === undefined ? 'none' : show.text(`${Math.round(l.have * 10) / 10} ${l.unit}`)}
+                  </td>
                 )}
                 {build && (
                   <td

@@ -60,7 +60,7 @@ export const PriceStation = () => {
     ['Spoiled', price.spoil, 'what is cut wrong or warped'],
     ['Bench labour', price.labour, printMinutes(data.summary.benchMinutes * order.quantity)],
     ['On site', price.site, 'setting, levelling, showing'],
-    ['Delivery', price.delivery, `${order.customer.miles} miles`],
+    ['Delivery', price.delivery, show.distance(order.customer.miles)],
   ];
   return (
     <Box p={6} display="grid" gridTemplateColumns={{ base: '1fr', lg: '400px 1fr' }} gap={10} pb={16}>
@@ -78,6 +78,12 @@ export const PriceStation = () => {
           {Math.round((price.margin / price.net) * 100)} % margin on {show.money(price.net)} net
         </Figure>
         <table style={{ marginTop: 14 }}>
+          <thead className="sr">
+            <tr>
+              <th>What</th>
+              <th>How much</th>
+            </tr>
+          </thead>
           <tbody>
             {lines.map(([name, cents, why]) => (
               <tr key={name}>
@@ -140,11 +146,20 @@ export const PriceStation = () => {
                     <col key={i} style={{ width }} />
                   ))}
                 </colgroup>
+                <thead className="sr">
+                  <tr>
+                    <th>What</th>
+                    <th>Size</th>
+                    <th>How many</th>
+                    <th>Each</th>
+                    <th>In all</th>
+                  </tr>
+                </thead>
                 <tbody>
                   {mine.map((l) => (
                     <tr key={`${l.item}${l.size}`}>
                       <td>{l.name}</td>
-                      <td>{l.size}</td>
+                      <td>{show.text(l.size)}</td>
                       <td className="num cond">{l.quantity}</td>
                       <td className="num">{show.money(l.each)}</td>
                       <td className="num">{show.money(l.cost)}</td>
