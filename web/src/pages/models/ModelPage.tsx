@@ -92,7 +92,7 @@ export const ModelPage = () => {
           </Box>
         )}
       </Box>
-      <p>{model.purpose}</p>
+      <p>{show.text(model.purpose)}</p>
       <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: 'minmax(0,1fr) 430px' }} gap={8} mt={3}>
         <Box minW={0}>
           <Box className="dots" bg="sheet" height="430px" p={3} border="1px solid" borderColor="hair">

@@ -37,7 +37,7 @@ const Card = ({ model }: { readonly model: Model }) => {
           revision {model.revision}
         </Soft>
       </Box>
-      <p>{model.purpose}</p>
+      <p>{show.text(model.purpose)}</p>
       <Box display="grid" gridTemplateColumns="repeat(4,1fr)" mt={2} borderTop="1px solid" borderColor="hair" pt={2}>
         {[
           [`${s.firstAt ?? s.birds}`, 'birds'],

@@ -247,7 +247,7 @@ export const FlockStation = () => {
           {advice.movable ? 'A movable pen' : 'A house that stays'}
         </Heading>
         {advice.reasons.map((r) => (
-          <p key={r}>{r}</p>
+          <p key={r}>{show.text(r)}</p>
         ))}
         {ranked.length > 0 && (
           <Box mt={6}>
@@ -258,7 +258,7 @@ export const FlockStation = () => {
                   <span className="cond" style={{ fontSize: 17 }}>
                     {m.name}
                   </span>
-                  <span>{m.purpose}</span>
+                  <span>{show.text(m.purpose)}</span>
                   <Soft ml="auto" whiteSpace="nowrap">
                     {[`${birds} birds`, show.money(m.summary.price, true)].filter(Boolean).join(' · ')}
                   </Soft>

@@ -163,7 +163,7 @@ export const GroundStation = () => {
                 label="Slope"
                 value={
                   <>
-                    <Len inches={Math.round(plan.slope * 4) / 4} /> in 10 ft
+                    <Len inches={Math.round(plan.slope * 4) / 4} /> {show.text('in 10 ft')}
                   </>
                 }
               />

@@ -41,7 +41,7 @@ const Bundle = ({ line }: { readonly line: Line }) => {
       width={(per * t + 0.6) * scale}
       height={(rows * end + 0.6) * scale}
       role="img"
-      aria-label={`${line.quantity} in the bundle`}
+      aria-label={`A bundle of ${line.quantity}`}
       style={{ display: 'block' }}
     >
       {Array.from({ length: shown }, (_, i) => (
