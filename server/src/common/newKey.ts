@@ -8,6 +8,8 @@ export const newKey = async (trx: Db, table: string, name: string): Promise<stri
   const plain =
     name
       .normalize('NFD')
+      // Letters stay when their marks go.
+      .replace(/\p{M}/gu, '')
       .toLowerCase()
       .replace(/[^a-z0-9]+/g, '-')
       .replace(/^-+|-+$/g, '')

@@ -19,25 +19,11 @@ import { MeasurePanel, TroublePanel } from './panels.tsx';
 import { PartList } from './PartList.tsx';
 import { SawList } from './SawList.tsx';
 import { useClock } from './useClock.ts';
-import { HoldButton } from './HoldButton.tsx';
+import { BenchFoot } from './BenchFoot.tsx';
+import type { BenchPanel } from './BenchFoot.tsx';
 import '../../app/lightDark.ts';
 import { useShow } from '../../data/useShow.tsx';
 
-const Big = chakra('button', {
-  base: {
-    textAlign: 'center',
-    px: 3,
-    minH: '112px',
-    fontFamily: 'heading',
-    fontStretch: '86%',
-    fontWeight: 640,
-    fontSize: '22px',
-    bg: 'sheet',
-    borderRight: '1px solid',
-    borderColor: 'rule',
-    _disabled: { color: 'soft' },
-  },
-});
 const PanelTab = chakra('button', {
   base: {
     px: '9px',
@@ -71,7 +57,7 @@ export const Bench = () => {
   const build = plan?.build;
   const steps = useMemo(() => plan?.steps.filter(isBenchStep) ?? [], [plan]);
   const [at, setAt] = useState<string>();
-  const [panel, setPanel] = useState<'none' | 'measure' | 'trouble'>('none');
+  const [panel, setPanel] = useState<BenchPanel>('none');
   const [busy, setBusy] = useState(false);
   const state = new Map((data?.steps ?? []).map((s) => [s.stepId, s]));
   const states = new Map((data?.steps ?? []).map((s) => [s.stepId, s.state]));
@@ -356,60 +342,15 @@ export const Bench = () => {
           />
         )}
       </Box>
-      <Box
-        display="grid"
-        gridTemplateColumns={{ base: '1fr 1fr', md: '190px 220px 1fr' }}
-        borderTop="2px solid"
-        borderColor="ink"
-      >
-        <Big onClick={() => setPanel(panel === 'trouble' ? 'none' : 'trouble')} aria-expanded={panel === 'trouble'}>
-          Something’s wrong
-          <Box fontFamily="body" fontSize="15px" color="soft" fontWeight={400}>
-            spoiled, short, stopped
-          </Box>
-        </Big>
-        <Big
-          disabled={measured.length === 0}
-          onClick={() => setPanel(panel === 'measure' ? 'none' : 'measure')}
-          aria-expanded={panel === 'measure'}
-        >
-          {measured.length === 0
-            ? 'Nothing to measure'
-            : `Measure ${measured
-                .map((g) => g.mark)
-                .slice(0, 2)
-                .join(', ')}`}
-          <Box fontFamily="body" fontSize="15px" color="soft" fontWeight={400}>
-            {measured[0] ? (
-              <>
-                expected <Len inches={measured[0].part.length} />
-              </>
-            ) : (
-              'all cut to length'
-            )}
-          </Box>
-        </Big>
-        {done ? (
-          <HoldButton onHeld={() => void finish('open')}>Done. Hold to undo it</HoldButton>
-        ) : (
-          <Big
-            bg="chalkfill"
-            color="#fff"
-            fontSize="30px"
-            disabled={busy || !me?.roles.some((r) => r !== 'driver')}
-            autoFocus
-            gridColumn={{ base: '1 / -1', md: 'auto' }}
-            gridRow={{ base: 1, md: 'auto' }}
-            onClick={() => void finish('done')}
-            data-testid="step-done"
-          >
-            Done
-            <Box fontFamily="body" fontSize="16px" fontWeight={400}>
-              {steps[number] ? `next: ${steps[number].title}` : 'the last one'}
-            </Box>
-          </Big>
-        )}
-      </Box>
+      <BenchFoot
+        panel={panel}
+        onPanel={setPanel}
+        measured={measured}
+        done={done}
+        mayTick={!busy && (me?.roles.some((r) => r !== 'driver') ?? false)}
+        next={steps[number]?.title}
+        onFinish={(state) => void finish(state)}
+      />
     </Box>
   );
 };

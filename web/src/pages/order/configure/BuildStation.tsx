@@ -36,6 +36,7 @@ import { useStation } from '../OrderPage.tsx';
 import { Elevation } from './Elevation.tsx';
 import type { StretchHandle } from './Elevation.tsx';
 import { FittingBar } from './FittingBar.tsx';
+import { HistoryBar } from './HistoryBar.tsx';
 import { LiveStrip } from './LiveStrip.tsx';
 import { MarginNotes } from './MarginNotes.tsx';
 import { ParamForm } from './ParamForm.tsx';
@@ -246,22 +247,13 @@ const Configure = ({ first }: { readonly first: Spec }) => {
             flexWrap="wrap"
           >
             <ShowTabs show={show} onShow={setShow} />
-            <Box ml="auto" display="flex" gap={2} alignItems="center">
-              <QuietButton onClick={history.undo} disabled={!history.canUndo} title="Ctrl Z">
-                Undo
-              </QuietButton>
-              <QuietButton onClick={history.redo} disabled={!history.canRedo} title="Ctrl Y">
-                Redo
-              </QuietButton>
-              {isOffice(me) && (
-                <Button
-                  onClick={() => void save()}
-                  disabled={busy || saved || !computed || drawing.standing === 'both'}
-                >
-                  {saved ? 'Kept' : 'Keep this revision'}
-                </Button>
-              )}
-            </Box>
+            <HistoryBar
+              history={history}
+              saved={saved}
+              mayKeep={isOffice(me)}
+              canKeep={!busy && !saved && computed !== undefined && drawing.standing !== 'both'}
+              onKeep={() => void save()}
+            />
           </Box>
           <Box>
             {editable && family && (

@@ -1,0 +1,101 @@
+import { Box, chakra } from '@chakra-ui/react';
+import type { groupParts } from '@rubbet/core/unit';
+import { useShow } from '../../data/useShow.tsx';
+import { Len } from '../../parts/Text.tsx';
+import { HoldButton } from './HoldButton.tsx';
+
+/** What stands open over the foot of the bench. */
+export type BenchPanel = 'none' | 'measure' | 'trouble';
+
+const Big = chakra('button', {
+  base: {
+    textAlign: 'center',
+    px: 3,
+    minH: '112px',
+    fontFamily: 'heading',
+    fontStretch: '86%',
+    fontWeight: 640,
+    fontSize: '22px',
+    bg: 'sheet',
+    borderRight: '1px solid',
+    borderColor: 'rule',
+    _disabled: { color: 'soft' },
+  },
+});
+/** The foot of the bench: what is wrong, what is measured, and the one big way forward. */
+export const BenchFoot = ({
+  panel,
+  onPanel,
+  measured,
+  done,
+  mayTick,
+  next,
+  onFinish,
+}: {
+  readonly panel: BenchPanel;
+  readonly onPanel: (panel: BenchPanel) => void;
+  readonly measured: ReturnType<typeof groupParts>;
+  readonly done: boolean;
+  readonly mayTick: boolean;
+  /** What comes after this step; undefined after the last. */
+  readonly next: string | undefined;
+  readonly onFinish: (state: 'open' | 'done') => void;
+}) => {
+  const show = useShow();
+  return (
+    <Box
+      display="grid"
+      gridTemplateColumns={{ base: '1fr 1fr', md: '190px 220px 1fr' }}
+      borderTop="2px solid"
+      borderColor="ink"
+    >
+      <Big onClick={() => onPanel(panel === 'trouble' ? 'none' : 'trouble')} aria-expanded={panel === 'trouble'}>
+        Something’s wrong
+        <Box fontFamily="body" fontSize="15px" color="soft" fontWeight={400}>
+          spoiled, short, stopped
+        </Box>
+      </Big>
+      <Big
+        disabled={measured.length === 0}
+        onClick={() => onPanel(panel === 'measure' ? 'none' : 'measure')}
+        aria-expanded={panel === 'measure'}
+      >
+        {measured.length === 0
+          ? 'Nothing to measure'
+          : `Measure ${measured
+              .map((g) => g.mark)
+              .slice(0, 2)
+              .join(', ')}`}
+        <Box fontFamily="body" fontSize="15px" color="soft" fontWeight={400}>
+          {measured[0] ? (
+            <>
+              expected <Len inches={measured[0].part.length} />
+            </>
+          ) : (
+            'all cut to length'
+          )}
+        </Box>
+      </Big>
+      {done ? (
+        <HoldButton onHeld={() => onFinish('open')}>Done. Hold to undo it</HoldButton>
+      ) : (
+        <Big
+          bg="chalkfill"
+          color="#fff"
+          fontSize="30px"
+          disabled={!mayTick}
+          autoFocus
+          gridColumn={{ base: '1 / -1', md: 'auto' }}
+          gridRow={{ base: 1, md: 'auto' }}
+          onClick={() => onFinish('done')}
+          data-testid="step-done"
+        >
+          Done
+          <Box fontFamily="body" fontSize="16px" fontWeight={400}>
+            {next === undefined ? 'the last one' : `next: ${show.text(next)}`}
+          </Box>
+        </Big>
+      )}
+    </Box>
+  );
+};
