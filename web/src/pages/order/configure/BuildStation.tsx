@@ -24,7 +24,7 @@ import { useMe, useRules } from '../../../data/hooks.ts';
 import { useKept } from '../../../data/useKept.ts';
 import type { Model } from '../../../data/types.ts';
 import { useComputation } from '../../../workers/useComputation.ts';
-import { Button, QuietButton } from '../../../parts/Button.tsx';
+import { QuietButton } from '../../../parts/Button.tsx';
 import { Difference } from '../../../parts/Difference.tsx';
 import { DraftBar } from '../../../parts/DraftBar.tsx';
 import { DrawingView } from '../../../parts/DrawingView.tsx';
