@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { ConflictException, ForbiddenException, Inject, Injectable, Logger, NotFoundException } from '@nestjs/common';
-import type { OnApplicationBootstrap, OnApplicationShutdown } from '@nestjs/common';
+import type { OnApplicationBootstrap, OnModuleDestroy } from '@nestjs/common';
 import type { User } from '../auth/auth.answers.ts';
 import { noteDeed } from '../database/audit.ts';
 import { DB, readJson } from '../database/connect.ts';
@@ -51,7 +51,7 @@ export const jobOf = (row: JobRow & { readonly input?: unknown }): Job => ({
  * instance how far it is; one whose instance died is taken over by another.
  */
 @Injectable()
-export class Jobs implements OnApplicationBootstrap, OnApplicationShutdown {
+export class Jobs implements OnApplicationBootstrap, OnModuleDestroy {
   readonly #log = new Logger('jobs');
   readonly #worker = randomUUID();
   #timer: NodeJS.Timeout | undefined;
@@ -70,7 +70,8 @@ export class Jobs implements OnApplicationBootstrap, OnApplicationShutdown {
     this.#timer.unref();
   }
 
-  async onApplicationShutdown(): Promise<void> {
+  /** First of all: what it is at is left to another instance. */
+  async onModuleDestroy(): Promise<void> {
     clearInterval(this.#timer);
     this.#running?.abort(new Error('shut down'));
     await this.#ended;

@@ -13,7 +13,10 @@ beforeAll(async () => {
   app = await openTestApp('rubbet_jobs');
   office = await app.as('office');
 });
-afterAll(() => app.close());
+afterAll(async () => {
+  await app.db('jobs').delete();
+  await app.close();
+});
 
 const ask = async (kind: string, agent = office): Promise<Job> =>
   (await agent.post('/api/jobs').send({ kind }).expect(201)).body;
@@ -145,23 +148,32 @@ describe('a job', () => {
 });
 
 describe('what others do', () => {
-  /** Listens on one instance while something is done on another. */
-  const listen = async (base: string, cookie: string, ms: number, work: () => Promise<unknown>): Promise<string[]> => {
+  /** Listens on an instance; gives what was heard so far, and a way to stop. */
+  const listen = async (base: string, cookie: string) => {
     const stop = new AbortController();
-    const events: string[] = [];
+    let text = '';
     const response = await fetch(`${base}/api/live`, { headers: { cookie }, signal: stop.signal });
     expect(response.headers.get('content-type')).toMatch(/text\/event-stream/);
     const reading = (async () => {
       const decoder = new TextDecoder();
-      for await (const bytes of response.body as unknown as AsyncIterable<Uint8Array>)
-        events.push(decoder.decode(bytes));
+      for await (const bytes of response.body as unknown as AsyncIterable<Uint8Array>) text += decoder.decode(bytes);
     })().catch(() => undefined);
-    await new Promise((r) => setTimeout(r, 600));
-    await work();
-    await new Promise((r) => setTimeout(r, ms));
-    stop.abort();
-    await reading;
-    return events.join('').split('\n\n');
+    const heard = (): string[] => text.split('\n\n');
+    return {
+      heard,
+      /** Waits until something is heard. */
+      until: async (sign: RegExp): Promise<boolean> => {
+        for (let i = 0; i < 600; i++) {
+          if (heard().some((e) => sign.test(e.replaceAll('\n', ' ')))) return true;
+          await new Promise((r) => setTimeout(r, 50));
+        }
+        return false;
+      },
+      stop: async (): Promise<void> => {
+        stop.abort();
+        await reading;
+      },
+    };
   };
 
   it('is told on every instance, to whom it concerns', async () => {
@@ -173,24 +185,26 @@ describe('what others do', () => {
       return (headers['set-cookie'] as unknown as string[]).map((c) => c.split(';')[0]).join('; ');
     };
     const id = await app.byTitle('Sorrel, stretched ten inches');
-    const work = async (): Promise<void> => {
-      const order = await app.order(id);
-      await office
-        .patch(`/api/orders/${id}`)
-        .send({ version: order.version, notes: `said ${Date.now()}` })
-        .expect(200);
-      await office.post('/api/customers').send({ name: 'Wick Ansel' }).expect(201);
-      await ask('papers');
-    };
-    const [mine, theirs] = await Promise.all([
-      listen(base, await signIn('office'), 1500, work),
-      listen(base, await signIn('driver'), 2200, async () => undefined),
-    ]);
-    expect(mine.some((e) => e.includes('event: changed') && e.includes(`"id":"${id}"`))).toBe(true);
-    expect(mine.some((e) => e.includes('"entity":"customer"'))).toBe(true);
-    expect(mine.some((e) => e.includes('event: job') && e.includes('"kind":"papers"'))).toBe(true);
-    expect(theirs.some((e) => e.includes(`"id":"${id}"`))).toBe(true);
-    expect(theirs.some((e) => e.includes('"entity":"customer"') || e.includes('event: job'))).toBe(false);
+    const mine = await listen(base, await signIn('office'));
+    const theirs = await listen(base, await signIn('driver'));
+    // Who listens hears of what is done from then on.
+    expect(await mine.until(/event: hello/)).toBe(true);
+    expect(await theirs.until(/event: hello/)).toBe(true);
+    await new Promise((r) => setTimeout(r, 1000));
+    const order = await app.order(id);
+    await office
+      .patch(`/api/orders/${id}`)
+      .send({ version: order.version, notes: `said ${Date.now()}` })
+      .expect(200);
+    await office.post('/api/customers').send({ name: 'Wick Ansel' }).expect(201);
+    expect(await mine.until(new RegExp(`event: changed.*"id":"${id}"`))).toBe(true);
+    expect(await mine.until(/event: changed.*"entity":"customer"/)).toBe(true);
+    expect(await theirs.until(new RegExp(`event: changed.*"id":"${id}"`))).toBe(true);
+    await ask('papers');
+    expect(await mine.until(/event: job.*"kind":"papers"/)).toBe(true);
+    expect(theirs.heard().some((e) => e.includes('"entity":"customer"') || e.includes('event: job'))).toBe(false);
+    await mine.stop();
+    await theirs.stop();
     await other.close();
   });
   it('is told to nobody who is not signed in', async () => {
