@@ -1,6 +1,7 @@
-import { Inject, Injectable } from '@nestjs/common';
+import { HttpException, Inject, Injectable } from '@nestjs/common';
 import type { WorkPlan } from '@rubbet/core/order';
 import type { UnitChoice } from '../auth/auth.answers.ts';
+import { Turns } from '../common/turns.ts';
 import { readBusiness } from '../business/readBusiness.ts';
 import { DB } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
@@ -13,9 +14,15 @@ import type { PaperFor } from '../work/tasks.ts';
 /** What papers are drawn from: a kept plan, or a computation of now. */
 export type MadeFrom = Pick<WorkPlan, 'build' | 'steps' | 'takeoff' | 'summary'>;
 
+/** Papers that are made at once: a plan is fetched when there is somebody to draw it, not ten in one moment. */
+const AT_ONCE = 2;
+const WAITING = 200;
+
 /** Papers of an order, drawn from the same build as its screens, in a thread beside the one that answers. */
 @Injectable()
 export class Documents {
+  readonly #line = new Turns(AT_ONCE);
+
   constructor(
     @Inject(DB) private readonly db: Db,
     @Inject(Orders) private readonly orders: Orders,
@@ -29,24 +36,44 @@ export class Documents {
     return { units: units ?? rules.units, business };
   }
 
+  /** Makes a paper when its turn has come; customers' links stand in a line of their own. */
+  private async inTurn<T>(caller: Caller, make: () => Promise<T>): Promise<T> {
+    const turn = this.#line.take(caller === 'link' ? 'link' : 'shop', WAITING);
+    if (!turn)
+      throw new HttpException(
+        { code: 'busy', message: 'Many papers are being made just now. Try again in a moment.' },
+        503,
+      );
+    const end = await turn;
+    try {
+      return await make();
+    } finally {
+      end();
+    }
+  }
+
   async workOrder(
     id: number,
     units: UnitChoice | null,
     caller: Caller = 'person',
     signal?: AbortSignal,
   ): Promise<Buffer> {
-    const order = await this.orders.find(id);
-    const [source, paper] = await Promise.all([this.orders.sourceOf(order), this.paper(units)]);
-    return Buffer.from(
-      await this.pool.run('workOrderPdf', { order, source, paper }, { for: caller, ...(signal ? { signal } : {}) }),
-    );
+    return this.inTurn(caller, async () => {
+      const order = await this.orders.find(id);
+      const [source, paper] = await Promise.all([this.orders.sourceOf(order), this.paper(units)]);
+      return Buffer.from(
+        await this.pool.run('workOrderPdf', { order, source, paper }, { for: caller, ...(signal ? { signal } : {}) }),
+      );
+    });
   }
 
   /** The customer's sheet is in the business's units, whoever prints it. */
   async siteSheet(id: number, caller: Caller = 'person'): Promise<Buffer> {
-    const order = await this.orders.find(id);
-    const [source, paper] = await Promise.all([this.orders.sourceOf(order), this.paper()]);
-    return Buffer.from(await this.pool.run('siteSheetPdf', { order, source, paper }, { for: caller }));
+    return this.inTurn(caller, async () => {
+      const order = await this.orders.find(id);
+      const [source, paper] = await Promise.all([this.orders.sourceOf(order), this.paper()]);
+      return Buffer.from(await this.pool.run('siteSheetPdf', { order, source, paper }, { for: caller }));
+    });
   }
 
   async cutList(id: number): Promise<string> {

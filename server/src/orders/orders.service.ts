@@ -55,7 +55,9 @@ export class Orders {
     const search = (query.search ?? '').trim().replace(/[%_\\]/g, '');
     const fits = await this.fits(search);
     // The orders' own index answers: no other table is looked at.
-    const counts = (await this.db('orders')
+    const counts = (await this.db
+      // Left to itself, a search is counted from the rows, which are long.
+      .from(search === '' ? 'orders' : this.db.raw('orders FORCE INDEX (orders_listed)'))
       .where(fits)
       .groupBy('orders.station')
       .select('orders.station')
