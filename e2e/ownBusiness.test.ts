@@ -1,5 +1,5 @@
 import type { Page } from 'puppeteer-core';
-import { openLauncher } from './launcher.ts';
+import { isGone, openLauncher } from './launcher.ts';
 import type { Launcher } from './launcher.ts';
 import { choose, fill, noticed, openPages, press, sees, send } from './world.ts';
 
@@ -194,7 +194,7 @@ describe('a business of one’s own', () => {
     });
     const launcher = rubbet.pidOf('launcher');
     process.kill(launcher, 'SIGTERM');
-    for (let i = 0; i < 200 && (await rubbet.status()).status !== 0; i++) await new Promise((r) => setTimeout(r, 100));
+    expect(await isGone(launcher, 40)).toBe(true);
     const restored = await rubbet.run('restore', '--own', file);
     expect([restored.code, restored.out]).toEqual([
       0,
