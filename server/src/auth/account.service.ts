@@ -1,31 +1,19 @@
 import { BadRequestException, ConflictException, ForbiddenException, Inject, Injectable } from '@nestjs/common';
 import { readBusiness as over } from '@rubbet/core/order';
-import type { StaffRole } from '@rubbet/core/order';
 import { keepBusiness } from '../business/readBusiness.ts';
 import { noteDeed } from '../database/audit.ts';
-import { DB, readJson } from '../database/connect.ts';
+import { DB } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import { lockShared } from '../database/locks.ts';
 import { transact } from '../database/transact.ts';
-import type { InviteAnswer, SetupAnswer, UnitChoice, User } from './auth.answers.ts';
+import type { InviteAnswer, SetupAnswer, User } from './auth.answers.ts';
 import type { AcceptInviteDto, MyChoicesDto, PasswordDto, SetupDto } from './auth.dto.ts';
 import { judgeTry } from './attempts.ts';
 import { readInvite } from './invites.ts';
 import { checkPassword, hashPassword, isPassword } from './passwords.ts';
-import { endSessions } from './sessions.service.ts';
+import { endSessions, readUser } from './sessions.service.ts';
 import type { From } from './sessions.service.ts';
 import { dropSetupCode, isEmpty, isSetupCode } from './setupCode.ts';
-
-const findUser = async (db: Db, id: number): Promise<User> => {
-  const row = await db('users').where({ id }).first('id', 'name', 'login', 'roles', 'units');
-  return {
-    id: row.id as number,
-    name: row.name as string,
-    login: row.login as string,
-    roles: readJson<StaffRole[]>(row.roles),
-    units: row.units ? readJson<UnitChoice>(row.units) : null,
-  };
-};
 
 /** Refuses a login that somebody else has. */
 export const freeLogin = async (db: Db, login: string, but?: number): Promise<void> => {
@@ -47,7 +35,7 @@ export class Account {
       await this.db('users')
         .where({ id: me.id })
         .update({ units: body.units === null ? null : JSON.stringify(body.units) });
-    return findUser(this.db, me.id);
+    return readUser(this.db, me.id);
   }
 
   /** A new password; every other sign-in of the person ends with it. */
@@ -92,7 +80,7 @@ export class Account {
         entity: 'person',
         id: invited.id,
       });
-      return findUser(trx, invited.id);
+      return readUser(trx, invited.id);
     });
   }
 
@@ -132,7 +120,7 @@ export class Account {
         { id, name: body.name },
         { action: 'set up', entity: 'business', id: 'business', detail: business },
       );
-      return findUser(trx, id);
+      return readUser(trx, id);
     });
   }
 }

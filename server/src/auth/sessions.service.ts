@@ -50,6 +50,14 @@ const userOf = (row: UserRow): User => ({
   units: row.units ? readJson<UnitChoice>(row.units) : null,
 });
 
+/** Somebody who may sign in, by their number. */
+export const readUser = async (db: Db, id: number): Promise<User> =>
+  userOf(
+    (await db('users')
+      .where({ id })
+      .first(...COLUMNS)) as UserRow,
+  );
+
 /** Sessions in the database; the browser holds only a random token, the database only its digest. */
 @Injectable()
 export class Sessions {

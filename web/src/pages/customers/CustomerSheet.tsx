@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
+import { readFigure, showFigure } from '../../data/figures.ts';
 import type { Customer } from '../../data/types.ts';
 import { useShow } from '../../data/useShow.tsx';
 import { Field, Input, TextArea } from '../../parts/Fields.tsx';
@@ -36,22 +37,16 @@ export const CustomerSheet = ({
   const [phone, setPhone] = useState(before?.phone ?? '');
   const [email, setEmail] = useState(before?.email ?? '');
   const [address, setAddress] = useState(before?.address ?? '');
-  const [way, setWay] = useState(
-    before?.miles === undefined ? '' : String(Math.round(show.out('distance', before.miles))),
-  );
+  const [way, setWay] = useState(showFigure('distance', before?.miles, show));
   const [notes, setNotes] = useState(before?.notes ?? '');
-  const shown = before?.miles === undefined ? '' : String(Math.round(show.out('distance', before.miles)));
-  const bad = way.trim() !== '' && !/^\d+$/.test(way.trim());
-  // What was not touched stays as it was kept.
-  const miles =
-    way === shown && before?.miles !== undefined ? before.miles : Math.round(show.back('distance', Number(way || 0)));
+  const miles = way.trim() === '' ? 0 : readFigure('distance', way, before?.miles, show);
   return (
     <FormSheet
       title={title}
       yes={yes}
-      ready={name.trim().length >= 2 && !bad}
+      ready={name.trim().length >= 2 && miles !== undefined}
       onClose={onClose}
-      onKeep={() => onKeep({ name, ...(site ? {} : { phone, email }), address, miles, notes })}
+      onKeep={() => onKeep({ name, ...(site ? {} : { phone, email }), address, miles: miles ?? 0, notes })}
     >
       <Field label={site ? 'Name of the site' : 'Name'}>
         {(id) => <Input id={id} value={name} onChange={(e) => setName(e.target.value)} />}
@@ -71,7 +66,7 @@ export const CustomerSheet = ({
       </Field>
       <Field
         label={`Way from the shop, ${show.unit('distance')}`}
-        error={bad ? 'A whole number.' : undefined}
+        error={miles === undefined ? 'A number, 0 or more.' : undefined}
         help="Part of the price of delivery."
       >
         {(id) => <Input id={id} inputMode="numeric" value={way} onChange={(e) => setWay(e.target.value)} />}

@@ -4,6 +4,7 @@ import useSWR from 'swr';
 import { LENGTH_STYLES, PAPERS } from '@rubbet/core/order';
 import type { Business, BusinessRules } from '@rubbet/core/order';
 import { api, ApiError } from '../../data/api.ts';
+import { longDay } from '../../data/days.ts';
 import type { BusinessData, SettingsData } from '../../data/types.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Choices, Field, Input, Several } from '../../parts/Fields.tsx';
@@ -15,9 +16,8 @@ import { CurrencyInput, UNIT_CHOICES, ZoneInput } from './businessFields.tsx';
 
 const WEEK = ['Su', 'Mo', 'Tu', 'We', 'Th', 'Fr', 'Sa'] as const;
 type Day = (typeof WEEK)[number];
-type Edited = Omit<Business, never>;
 
-const pick = (data: BusinessData): Edited => ({
+const pick = (data: BusinessData): Business => ({
   name: data.name,
   address: data.address,
   phone: data.phone,
@@ -64,11 +64,11 @@ const Form = ({
   const [hours, setHours] = useState(String(before.dayMinutes / 60));
   const [units, setUnits] = useState<BusinessRules['units']>(settings.rules.units);
   const [busy, setBusy] = useState(false);
-  const set = (change: Partial<Edited>): void => setEdited((e) => ({ ...e, ...change }));
+  const set = (change: Partial<Business>): void => setEdited((e) => ({ ...e, ...change }));
   const dayMinutes = Math.round(Number(hours.replace(',', '.')) * 60);
-  const next: Edited = { ...edited, dayMinutes };
+  const next: Business = { ...edited, dayMinutes };
   const changed = Object.fromEntries(
-    Object.entries(next).filter(([k, v]) => JSON.stringify(v) !== JSON.stringify(before[k as keyof Edited])),
+    Object.entries(next).filter(([k, v]) => JSON.stringify(v) !== JSON.stringify(before[k as keyof Business])),
   );
   const otherUnits = JSON.stringify(units) !== JSON.stringify(settings.rules.units);
   const save = async (): Promise<void> => {
@@ -151,7 +151,8 @@ const Form = ({
           {(id) => <Input id={id} value={hours} inputMode="decimal" onChange={(e) => setHours(e.target.value)} />}
         </Field>
         <Soft gridColumn="1 / -1">
-          It is {data.today} at the shop. Closed days stand in the Calendar. Blocks that are planned keep their day.
+          It is {longDay(data.today)} at the shop. Closed days stand in the Calendar. Blocks that are planned keep their
+          day.
         </Soft>
       </Box>
       <Box>

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import useSWR from 'swr';
 import type { Quantity } from '@rubbet/core/order';
 import { api } from '../../data/api.ts';
+import { readFigure, showFigure } from '../../data/figures.ts';
 import type { FleetData } from '../../data/types.ts';
 import { useShow } from '../../data/useShow.tsx';
 import { Button, QuietButton } from '../../parts/Button.tsx';
@@ -179,8 +180,6 @@ const FigureInput = ({
     </Field>
   );
 };
-const typed = (n: number | undefined): string => (n === undefined ? '' : String(Math.round(n)));
-const read = (text: string): number | undefined => (/^\d+(\.\d+)?$/.test(text.trim()) ? Number(text) : undefined);
 
 interface SheetProps {
   readonly onClose: () => void;
@@ -195,14 +194,14 @@ const TrailerSheet = ({ trailer, onClose, onKept }: SheetProps & { readonly trai
     bedWidth: trailer?.bedWidth,
     bedHeight: trailer?.bedHeight,
   });
-  const [carries, setCarries] = useState(typed(trailer && show.out('weight', trailer.carries)));
-  const [weight, setWeight] = useState(typed(trailer && show.out('weight', trailer.weight)));
+  const [carries, setCarries] = useState(showFigure('weight', trailer?.carries, show));
+  const [weight, setWeight] = useState(showFigure('weight', trailer?.weight, show));
   const [tilt, setTilt] = useState(trailer?.tilt ?? false);
   const body = {
     name,
     ...bed,
-    carries: read(carries) === undefined ? undefined : Math.round(show.back('weight', read(carries) as number)),
-    weight: read(weight) === undefined ? undefined : Math.round(show.back('weight', read(weight) as number)),
+    carries: readFigure('weight', carries, trailer?.carries, show),
+    weight: readFigure('weight', weight, trailer?.weight, show),
     tilt,
   };
   return (
@@ -257,13 +256,13 @@ const TrailerSheet = ({ trailer, onClose, onKept }: SheetProps & { readonly trai
 const VehicleSheet = ({ vehicle, onClose, onKept }: SheetProps & { readonly vehicle: Vehicle | undefined }) => {
   const show = useShow();
   const [name, setName] = useState(vehicle?.name ?? '');
-  const [tows, setTows] = useState(typed(vehicle && show.out('weight', vehicle.tows)));
-  const [tongue, setTongue] = useState(typed(vehicle && show.out('weight', vehicle.tongue)));
-  const back = (text: string): number | undefined => {
-    const n = read(text);
-    return n === undefined ? undefined : Math.round(show.back('weight', n));
+  const [tows, setTows] = useState(showFigure('weight', vehicle?.tows, show));
+  const [tongue, setTongue] = useState(showFigure('weight', vehicle?.tongue, show));
+  const body = {
+    name,
+    tows: readFigure('weight', tows, vehicle?.tows, show),
+    tongue: readFigure('weight', tongue, vehicle?.tongue, show),
   };
-  const body = { name, tows: back(tows), tongue: back(tongue) };
   return (
     <FormSheet
       title={vehicle ? `Change the ${vehicle.name}` : 'Add a vehicle'}

@@ -1,11 +1,10 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import useSWR, { mutate as mutateAll } from 'swr';
+import { mutate as mutateAll } from 'swr';
 import { LENGTH_STYLES } from '@rubbet/core/order';
 import { api } from '../../data/api.ts';
-import { moment } from '../../data/days.ts';
 import { useMe, useRules } from '../../data/hooks.ts';
-import type { Me, SessionLine } from '../../data/types.ts';
+import type { Me } from '../../data/types.ts';
 import { QuietButton } from '../../parts/Button.tsx';
 import { Choices, Field, Input } from '../../parts/Fields.tsx';
 import { FormSheet, Labelled } from '../../parts/FormSheet.tsx';
@@ -13,18 +12,16 @@ import { Loading } from '../../parts/Loading.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { Heading, Soft } from '../../parts/Text.tsx';
 import { UNIT_CHOICES } from './businessFields.tsx';
-import { sayAgent } from './sayDetail.ts';
+import { SignIns } from './SignIns.tsx';
 import { ROLE_WORDS } from './PeoplePage.tsx';
 
 /** What a person sets for themselves: units, password, and where they are signed in. */
 export const MyPage = () => {
   const { me } = useMe();
   const rules = useRules();
-  const { data, error, mutate } = useSWR<SessionLine[], Error>('/me/sessions');
   const [changing, setChanging] = useState(false);
   const { tell, fail } = useNotice();
-  if (error && !data) throw error;
-  if (!me || !data) return <Loading />;
+  if (!me) return <Loading />;
   const choose = (units: Me['units']): void => {
     api<Me>('/me', { method: 'PATCH', body: { units } })
       .then((next) => mutateAll('/session', next, { revalidate: false }))
@@ -74,39 +71,12 @@ export const MyPage = () => {
         <Heading mb={2}>Password</Heading>
         <QuietButton onClick={() => setChanging(true)}>Change my password</QuietButton>
       </Box>
-      <Box>
-        <Heading mb={1}>Where I am signed in</Heading>
-        {data.map((s) => (
-          <Box key={s.id} display="flex" gap={4} alignItems="center" py={2} borderBottom="1px solid" borderColor="hair">
-            <Box flex={1} minW={0} overflowWrap="anywhere">
-              {sayAgent(s.agent)}
-              <Box>
-                <Soft>
-                  since {moment(s.since)}, last seen {moment(s.seen)}, from {s.address}
-                </Soft>
-              </Box>
-            </Box>
-            {s.mine ? (
-              <Soft>this one</Soft>
-            ) : (
-              <QuietButton
-                onClick={() => {
-                  api(`/me/sessions/${s.id}`, { method: 'DELETE' })
-                    .then(() => mutate())
-                    .catch(fail);
-                }}
-              >
-                End it
-              </QuietButton>
-            )}
-          </Box>
-        ))}
-      </Box>
+      <SignIns title="Where I am signed in" path="/me/sessions" />
       {changing && (
         <PasswordSheet
           onClose={() => setChanging(false)}
           onKept={async () => {
-            await mutate();
+            await mutateAll('/me/sessions');
             tell('Your password is changed. Everywhere else you are signed out.');
           }}
         />

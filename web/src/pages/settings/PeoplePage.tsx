@@ -4,17 +4,16 @@ import useSWR from 'swr';
 import { ROLES } from '@rubbet/core/order';
 import { STATION_KEYS } from '@rubbet/core/steps';
 import { api } from '../../data/api.ts';
-import { moment } from '../../data/days.ts';
-import type { BusinessData, InviteMade, Person, SessionLine } from '../../data/types.ts';
+import type { BusinessData, InviteMade, Person } from '../../data/types.ts';
 import { Button, QuietButton } from '../../parts/Button.tsx';
 import { Field, Input, Several } from '../../parts/Fields.tsx';
 import { FormSheet, Labelled } from '../../parts/FormSheet.tsx';
 import { Loading } from '../../parts/Loading.tsx';
 import { useAsk } from '../../parts/Ask.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
-import { Heading, Soft } from '../../parts/Text.tsx';
+import { Soft } from '../../parts/Text.tsx';
 import { hoursOf, readHours } from './hours.ts';
-import { sayAgent } from './sayDetail.ts';
+import { SignIns } from './SignIns.tsx';
 import { OneTimeLink } from './OneTimeLink.tsx';
 
 export const ROLE_WORDS = { office: 'Office', shop: 'Shop', driver: 'Driver' } as const;
@@ -134,7 +133,14 @@ export const PeoplePage = () => {
           </tbody>
         </table>
       </Box>
-      {open !== undefined && <SignIns person={data.find((p) => p.id === open)} />}
+      {open !== undefined && (
+        <Box mt={5}>
+          <SignIns
+            title={`Where ${data.find((p) => p.id === open)?.name ?? ''} is signed in`}
+            path={`/people/${open}/sessions`}
+          />
+        </Box>
+      )}
       {edited && (
         <PersonSheet
           person={edited === 'new' ? undefined : edited}
@@ -154,39 +160,6 @@ export const PeoplePage = () => {
           onClose={() => setLink(undefined)}
         />
       )}
-    </Box>
-  );
-};
-
-const SignIns = ({ person }: { readonly person: Person | undefined }) => {
-  const { data, mutate } = useSWR<SessionLine[], Error>(person ? `/people/${person.id}/sessions` : null);
-  const { fail } = useNotice();
-  if (!person || !data) return null;
-  return (
-    <Box mt={5} maxW="760px">
-      <Heading mb={1}>Where {person.name} is signed in</Heading>
-      {data.length === 0 && <Soft>Nowhere just now.</Soft>}
-      {data.map((s) => (
-        <Box key={s.id} display="flex" gap={4} alignItems="center" py={2} borderBottom="1px solid" borderColor="hair">
-          <Box flex={1} minW={0} overflowWrap="anywhere">
-            {sayAgent(s.agent)}
-            <Box>
-              <Soft>
-                since {moment(s.since)}, last seen {moment(s.seen)}, from {s.address}
-              </Soft>
-            </Box>
-          </Box>
-          <QuietButton
-            onClick={() => {
-              api(`/people/${person.id}/sessions/${s.id}`, { method: 'DELETE' })
-                .then(() => mutate())
-                .catch(fail);
-            }}
-          >
-            End it
-          </QuietButton>
-        </Box>
-      ))}
     </Box>
   );
 };
