@@ -44,8 +44,8 @@ describe('housekeeping', () => {
       { id: 'new', value: '{}' },
     ]);
     await db('jobs').insert([
-      { kind: 'papers', input: '{}', state: 'done', created_at: old },
-      { kind: 'papers', input: '{}', state: 'done' },
+      { kind: 'papers', state: 'done', created_at: old },
+      { kind: 'papers', state: 'done' },
     ]);
     const [made] = await db('jobs').where({ created_at: old }).pluck('id');
     await db('job_chunks').insert({ job_id: made, seq: 0, bytes: Buffer.from('x') });

@@ -105,7 +105,7 @@ export class ExportJob {
     await archive.end();
     return {
       note: `${count} records of ${tables.length} kinds.`,
-      file: { name: `rubbet-${day}.zip`, type: 'application/zip' },
+      file: `rubbet-${day}.zip`,
     };
   }
 }

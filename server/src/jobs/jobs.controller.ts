@@ -44,7 +44,10 @@ export class JobsController {
   @Get(':id/result.zip')
   @Roles(...EVERYONE)
   async file(@Param('id', IdPipe) id: number, @Me() me: User): Promise<StreamableFile> {
-    const { name, type, bytes } = await this.jobs.file(id, me);
-    return new StreamableFile(Readable.from(bytes), { type, disposition: `attachment; filename="${name}"` });
+    const { name, bytes } = await this.jobs.file(id, me);
+    return new StreamableFile(Readable.from(bytes), {
+      type: 'application/zip',
+      disposition: `attachment; filename="${name}"`,
+    });
   }
 }

@@ -21,7 +21,7 @@ const SILENT_S = 12;
 /** Jobs that one person may have waiting or running. */
 const MOST = 4;
 
-const COLUMNS = ['id', 'kind', 'state', 'progress', 'note', 'result', 'created_at', 'user_id'] as const;
+const COLUMNS = ['id', 'kind', 'state', 'progress', 'note', 'result', 'file', 'created_at', 'user_id'] as const;
 
 interface JobRow {
   readonly id: number;
@@ -30,19 +30,20 @@ interface JobRow {
   readonly progress: number;
   readonly note: string;
   readonly result: unknown;
+  readonly file: string | null;
   readonly created_at: string;
   readonly user_id: number | null;
 }
 
-/** A row as it is answered; where the file is called is part of its input once it is done. */
-export const jobOf = (row: JobRow & { readonly input?: unknown }): Job => ({
+/** A row as it is answered. */
+export const jobOf = (row: JobRow): Job => ({
   id: row.id,
   kind: row.kind,
   state: row.state,
   progress: row.progress,
   note: row.note,
   result: row.result ? readJson<Job['result']>(row.result) : null,
-  file: row.input ? (readJson<{ file?: string }>(row.input).file ?? null) : null,
+  file: row.file,
   createdAt: row.created_at,
 });
 
@@ -77,10 +78,10 @@ export class Jobs implements OnApplicationBootstrap, OnModuleDestroy {
     await this.#ended;
   }
 
-  private async row(id: number): Promise<JobRow & { readonly input: unknown }> {
+  private async row(id: number): Promise<JobRow> {
     const row = (await this.db('jobs')
       .where({ id })
-      .first(...COLUMNS, 'input')) as (JobRow & { input: unknown }) | undefined;
+      .first(...COLUMNS)) as JobRow | undefined;
     if (!row) throw new NotFoundException({ code: 'not-found', message: 'There is no such job any more.' });
     return row;
   }
@@ -95,7 +96,7 @@ export class Jobs implements OnApplicationBootstrap, OnModuleDestroy {
       .where({ user_id: me.id })
       .orderBy('id', 'desc')
       .limit(20)
-      .select(...COLUMNS, 'input')) as (JobRow & { input: unknown })[];
+      .select(...COLUMNS)) as JobRow[];
     return rows.map(jobOf);
   }
 
@@ -117,7 +118,7 @@ export class Jobs implements OnApplicationBootstrap, OnModuleDestroy {
         message: 'Enough is being done for you already: wait for it, or stop one.',
       });
     const id = await transact(this.db, async (trx) => {
-      const [made] = (await trx('jobs').insert({ kind, user_id: me.id, input: '{}' })) as [number];
+      const [made] = (await trx('jobs').insert({ kind, user_id: me.id })) as [number];
       await noteDeed(trx, me, { action: 'ask for', entity: 'job', id: made, detail: { kind } });
       return made;
     });
@@ -136,15 +137,11 @@ export class Jobs implements OnApplicationBootstrap, OnModuleDestroy {
   }
 
   /** The file that a job has left, chunk by chunk. */
-  async file(
-    id: number,
-    me: User,
-  ): Promise<{ readonly name: string; readonly type: string; readonly bytes: AsyncGenerator<Buffer> }> {
+  async file(id: number, me: User): Promise<{ readonly name: string; readonly bytes: AsyncGenerator<Buffer> }> {
     const row = await this.row(id);
     this.mine(row, me);
-    const { file, type } = readJson<{ file?: string; type?: string }>(row.input);
-    if (file === undefined) throw new NotFoundException({ code: 'no-file', message: 'This job has left no file yet.' });
-    return { name: file, type: type ?? 'application/octet-stream', bytes: this.chunks(id) };
+    if (row.file === null) throw new NotFoundException({ code: 'no-file', message: 'This job has left no file yet.' });
+    return { name: row.file, bytes: this.chunks(id) };
   }
 
   private async *chunks(id: number): AsyncGenerator<Buffer> {
@@ -238,7 +235,7 @@ export class Jobs implements OnApplicationBootstrap, OnModuleDestroy {
         progress: 1,
         note: done.note,
         ...(done.result === undefined ? {} : { result: JSON.stringify(done.result) }),
-        ...(done.file ? { input: JSON.stringify({ file: done.file.name, type: done.file.type }) } : {}),
+        ...(done.file === undefined ? {} : { file: done.file }),
       });
     } catch (error) {
       clearInterval(timer);

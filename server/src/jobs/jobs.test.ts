@@ -123,7 +123,7 @@ describe('a job', () => {
   it('whose instance died is taken over by another', async () => {
     const { id } = await app
       .db('jobs')
-      .insert({ kind: 'papers', user_id: 1, input: '{}', state: 'running', worker: 'gone', progress: 0.4 })
+      .insert({ kind: 'papers', user_id: 1, state: 'running', worker: 'gone', progress: 0.4 })
       .then(([made]) => ({ id: made as number }));
     await app
       .db('jobs')
@@ -136,7 +136,6 @@ describe('a job', () => {
       Array.from({ length: 4 }, () => ({
         kind: 'papers',
         user_id: 2,
-        input: '{}',
         state: 'running',
         worker: 'x',
         beat_at: '2099-01-01',

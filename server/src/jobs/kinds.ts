@@ -23,5 +23,6 @@ export interface JobRun {
 export interface JobDone {
   readonly note: string;
   readonly result?: Job['result'];
-  readonly file?: { readonly name: string; readonly type: string };
+  /** The name of the archive that it has written. */
+  readonly file?: string;
 }

@@ -33,6 +33,6 @@ export class PapersJob {
       await archive.add(`work-order-${id}.pdf`, [await this.documents.workOrder(id, null, 'job', signal)], true);
     }
     await archive.end();
-    return { note: `${ids.length} work orders.`, file: { name: 'work-orders.zip', type: 'application/zip' } };
+    return { note: `${ids.length} work orders.`, file: 'work-orders.zip' };
   }
 }

@@ -127,7 +127,7 @@ export class Live implements OnModuleDestroy {
       )
       .orderBy('id', 'desc')
       .limit(50)
-      .select('id', 'kind', 'state', 'progress', 'note', 'result', 'created_at', 'user_id', 'input');
+      .select('id', 'kind', 'state', 'progress', 'note', 'result', 'created_at', 'user_id', 'file');
     for (const row of rows) {
       const job = jobOf(row);
       const text = JSON.stringify(job);

@@ -148,7 +148,7 @@ const makeRecords = async (db: Knex): Promise<void> => {
       t.increments('id');
       t.string('kind', 20).notNullable();
       t.integer('user_id').unsigned().nullable();
-      t.json('input').notNullable();
+      t.string('file', 80).nullable();
       t.enum('state', ['waiting', 'running', 'done', 'failed', 'stopped']).notNullable().defaultTo('waiting');
       t.double('progress').notNullable().defaultTo(0);
       t.string('note', 240).notNullable().defaultTo('');
