@@ -1,4 +1,4 @@
-import { Injectable, SetMetadata } from '@nestjs/common';
+import { Injectable, SetMetadata, StreamableFile } from '@nestjs/common';
 import type { CallHandler, ExecutionContext, NestInterceptor } from '@nestjs/common';
 import type { Request } from 'express';
 import { map } from 'rxjs';
@@ -35,12 +35,6 @@ export class HiddenInterceptor implements NestInterceptor {
     const { user } = context.switchToHttp().getRequest<Request & { user?: User }>();
     const asItIs = Reflect.getMetadata(KEY, context.getHandler()) as boolean | undefined;
     if (seesAll(user) || asItIs) return next.handle();
-    return next
-      .handle()
-      .pipe(
-        map((answer) =>
-          typeof answer === 'object' && answer?.constructor?.name === 'StreamableFile' ? answer : hide(answer),
-        ),
-      );
+    return next.handle().pipe(map((answer) => (answer instanceof StreamableFile ? answer : hide(answer))));
   }
 }

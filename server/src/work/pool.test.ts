@@ -40,6 +40,17 @@ describe('threads', () => {
     await expect(drawing).rejects.toThrow(/There is no view "inside out"/);
     await expect(pool.run('benchPlan', { plan: 'no plan' })).rejects.toThrow(/JSON/);
   });
+  it('keep links in a line of their own: whoever is of the shop does not wait behind it', async () => {
+    const done: string[] = [];
+    const links = Array.from({ length: 10 }, (_, i) =>
+      pool.run('figures', of(60 + 2 * i), { for: 'link' }).then(() => done.push('link')),
+    );
+    const person = pool.run('figures', of(90)).then(() => done.push('person'));
+    await Promise.all([...links, person]);
+    // One of them, at most two, were in the pool before: the rest had to let the person go first.
+    expect(done.indexOf('person')).toBeLessThan(4);
+    expect(done).toHaveLength(11);
+  });
   it('stop when asked to', async () => {
     const stop = new AbortController();
     const works = Array.from({ length: 12 }, (_, i) => pool.run('figures', of(60 + i), { signal: stop.signal }));
