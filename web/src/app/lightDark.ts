@@ -15,3 +15,6 @@ export const toggleTheme = (): void => {
 };
 
 applyTheme();
+// Paper is white: light ink would not be seen on it.
+window.addEventListener('beforeprint', () => document.documentElement.classList.remove('dark'));
+window.addEventListener('afterprint', applyTheme);

@@ -92,6 +92,7 @@ export const SawList = ({
               return (
                 <Ticket
                   key={k}
+                  className="on-paper"
                   aria-pressed={isCut}
                   disabled={mine.length === 0}
                   style={{ width: `${(100 * c.length) / s.length}%` }}
@@ -165,6 +166,7 @@ const SheetList = ({
               return (
                 <Ticket
                   key={k}
+                  className="on-paper"
                   aria-pressed={isCut}
                   disabled={!part}
                   position="absolute"

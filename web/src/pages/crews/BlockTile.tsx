@@ -51,8 +51,9 @@ export const BlockTile = ({
   moving,
 }: {
   readonly d: Drawn;
-  readonly left: number;
-  readonly width: number;
+  /** Where it begins and how long it is, in parts of its row. */
+  readonly left: string;
+  readonly width: string;
   readonly late: boolean;
   readonly held: boolean;
   readonly canMove: boolean;
@@ -68,7 +69,7 @@ export const BlockTile = ({
       {...listeners}
       aria-roledescription="block"
       aria-pressed={held}
-      className={`board ${kind} ${d.op.done ? 'done' : ''}`}
+      className={`on-paper board ${kind} ${d.op.done ? 'done' : ''}`}
       data-task={d.op.id}
       data-late={late}
       title={`${d.op.orderId} ${d.op.title}: ${d.op.name}${d.op.done ? ', done' : ''}`}
@@ -76,7 +77,7 @@ export const BlockTile = ({
       onClick={onPick}
       style={{
         left,
-        width: Math.max(width - 2, TILE),
+        width: `max(${width} - 2px, ${TILE}px)`,
         top: d.lane * LANE + 3,
         transform: transform ? `translate(${transform.x}px, ${transform.y}px)` : undefined,
         zIndex: transform ? 5 : 2,

@@ -151,7 +151,7 @@ export const Crews = () => {
   const heldOp = data.operations.find((o) => o.id === held);
   const heldBlock = data.blocks.find((b) => b.task === held);
   return (
-    <Box display="grid" gridTemplateColumns="minmax(0,1fr) 300px" height="100%" minH={0}>
+    <Box className="wide-paper" display="grid" gridTemplateColumns="minmax(0,1fr) 300px" height="100%" minH={0}>
       <Box minW={0} display="flex" flexDirection="column" minH={0} onKeyDown={onKey}>
         <Box
           bg="sheet"
@@ -286,25 +286,25 @@ export const Crews = () => {
                     data-row={row.id}
                   >
                     {drawn.map((d) => {
-                      const left = (d.block.start - view.from) * perMinute;
-                      const width = (d.block.end - d.block.start) * perMinute;
+                      // In parts of the row, not in pixels: paper is not as wide as the screen.
+                      const part = (minutes: number): string => `${(100 * minutes) / (view.to - view.from)}%`;
                       return (
                         <Box key={d.op.id} display="contents">
                           {d.dryUntil > d.block.end && (
                             <Box
                               className="drying"
                               position="absolute"
-                              left={`${left + width}px`}
+                              left={part(d.block.end - view.from)}
                               top={`${d.lane * LANE + 3}px`}
                               height="44px"
-                              width={`${Math.max(0, Math.min(d.dryUntil, view.to) - d.block.end) * perMinute}px`}
+                              width={part(Math.max(0, Math.min(d.dryUntil, view.to) - d.block.end))}
                               aria-hidden="true"
                             />
                           )}
                           <BlockTile
                             d={d}
-                            left={left}
-                            width={width}
+                            left={part(d.block.start - view.from)}
+                            width={part(d.block.end - d.block.start)}
                             late={late.has(d.op.id)}
                             held={held === d.op.id}
                             canMove={office && !d.op.done && !busy}
@@ -327,7 +327,9 @@ export const Crews = () => {
               <Box width="22px" height="16px" border="2px solid" borderColor="keel" /> ends after its day
             </Box>
             {office && (
-              <span>Drag a block, or take it in hand and use the arrow keys. What depends on it follows.</span>
+              <span className="no-print">
+                Drag a block, or take it in hand and use the arrow keys. What depends on it follows.
+              </span>
             )}
           </Box>
         </Box>

@@ -74,7 +74,11 @@ export const MarginNotes = ({
             alignItems="flex-start"
             fontSize="14.5px"
           >
-            <NoteText aria-pressed={pinned === i} onClick={() => onPin(pinned === i ? undefined : i)}>
+            <NoteText
+              className="on-paper"
+              aria-pressed={pinned === i}
+              onClick={() => onPin(pinned === i ? undefined : i)}
+            >
               <span className="sr">{tone.word}. </span>
               <strong className="cond">
                 {i + 1} · <WithFractions text={f.what} />

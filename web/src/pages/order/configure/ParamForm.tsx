@@ -87,6 +87,7 @@ const Row = ({
     <Box
       display="grid"
       gridTemplateColumns={{ base: '22px minmax(0,1.2fr) minmax(0,1fr) 88px', md: '22px 126px 1fr 96px' }}
+      _print={{ gridTemplateColumns: 'minmax(0,1fr) auto' }}
       gap="10px"
       alignItems="center"
       py="5px"
