@@ -9,6 +9,7 @@ const CORE_ORDER = [
   'stock',
   'flock',
   'unit',
+  'join',
   'frame',
   'model',
   'structure',

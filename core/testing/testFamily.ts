@@ -10,6 +10,7 @@ import {
 import type { Build, ParamValue } from '../src/unit/index.ts';
 import { findPieces, measureSeparation } from '../src/geometry/index.ts';
 import type { Placement } from '../src/geometry/index.ts';
+import { countFaults, jointFaults } from './jointFaults.ts';
 import { buildSpec, findFamily, FITTING_STYLES, parseSpec } from '../src/model/index.ts';
 import type { ParamDef } from '../src/model/index.ts';
 import { findItem } from '../src/stock/index.ts';
@@ -164,6 +165,7 @@ export const faultsOf = (build: Build): string[] => [
   ...findGaps(build).map((g) => `${g.face} is open at ${g.at.join(', ')}`),
   ...findUnbackedJoints(build).map((j) => `${j.parts.join(' and ')} meet on nothing at ${j.at.join(', ')}`),
   ...openingFaults(build),
+  ...jointFaults(build),
   ...tapeFaults(build),
   ...heightFaults(build),
 ];
@@ -218,7 +220,9 @@ export const testFamily = (key: string): void => {
     it('buys what its parts need', () => {
       fc.assert(
         fc.property(paramsOf(family.params), (params) => {
-          expect(takeoffFaults(build(params))).toEqual([]);
+          const b = build(params);
+          expect(takeoffFaults(b)).toEqual([]);
+          expect(countFaults(b)).toEqual([]);
         }),
         options(25, 17),
       );

@@ -21,6 +21,17 @@ export const chooseJoints = (
   return [...joints, to];
 };
 
+/** A strip narrower than this is shared with its neighbour. Common practice, no source. */
+export const SLIVER = 4;
+
+/** Joints of a run without a last sliver: where one would be left, the last two pieces are as wide as each other. */
+export const withoutSliver = (joints: readonly number[], least = SLIVER): readonly number[] => {
+  const n = joints.length;
+  if (n < 3) return joints;
+  const [before, last, end] = joints.slice(n - 3) as [number, number, number];
+  return end - last >= least ? joints : [...joints.slice(0, n - 2), (before + end) / 2, end];
+};
+
 /** Longest stick of framing lumber that every yard keeps: 16 ft. */
 export const LONGEST_STICK = 192;
 

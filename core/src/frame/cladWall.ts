@@ -87,6 +87,8 @@ export interface CladPlan extends Omit<SkinPlan, 'item' | 'thickness' | 'sheet'>
   readonly battenTop?: (a: number) => number;
 }
 
+/** Lowest row of lap boards that is worth nailing. Common practice, no source. */
+const LEAST_ROW = 3;
 /** Longest lap board. */
 const LONGEST_BOARD = 144;
 const EPS = 1e-6;
@@ -110,15 +112,19 @@ export const cladWall = (sketch: Sketch, plan: CladPlan): number[] => {
     if (c.batten?.spacing)
       for (let a = plan.from + c.batten.spacing; a < plan.to - 4; a += c.batten.spacing) seams.push(a);
   } else if (c.kind === 'lap') {
+    const high = Math.max(plan.top(plan.from), plan.top(plan.to), ...(plan.peaks ?? []).map(plan.top)) - plan.bottom;
+    // The lowest row is ripped where the highest would be a sliver.
+    const rest = high % c.width;
+    const first = rest > EPS && rest < LEAST_ROW && high > c.width ? c.width - (LEAST_ROW - rest) : c.width;
     const rows = [0];
-    const high = Math.max(plan.top(plan.from), plan.top(plan.to), ...(plan.peaks ?? []).map(plan.top));
-    for (let z = plan.bottom + c.width; z < high - EPS; z += c.width) rows.push(z - plan.bottom);
+    for (let z = first; z < high - EPS; z += c.width) rows.push(z);
     const stretches = splitMember(plan.from, plan.to, plan.centres, LONGEST_BOARD);
     let n = 0;
-    for (const row of rows)
+    for (const [k, row] of rows.entries())
       for (const [a, b] of stretches) {
         const z0 = plan.bottom + row;
-        const column = clipBelow(clipBelow(skinRing(plan, a, b), [0, 1], z0 + c.width), [0, -1], -z0);
+        const z1 = plan.bottom + (rows[k + 1] ?? high);
+        const column = clipBelow(clipBelow(skinRing(plan, a, b), [0, 1], z1), [0, -1], -z0);
         if (column.length < 3) continue;
         for (const piece of cutStrip(column, plan.openings.map(rectOf)))
           sketch.add(

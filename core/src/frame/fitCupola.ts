@@ -43,6 +43,8 @@ export const fitCupola = (
   const apex = eave + FALL * w;
   const inner = w - PLY;
   const panel = { role: 'nest' as const, item: 'ply-1/2' };
+  /** Its roof is thick enough for the screws of its covering. */
+  const ROOF = 0.75;
   const end: Pt[] = [
     [ridge - w, base(w)],
     [ridge, peak],
@@ -113,7 +115,9 @@ export const fitCupola = (
           {
             id: `${id}/${what}-${k + 1}`,
             name: `cupola ${what === 'deck' ? 'roof' : plan.cover.name}`,
-            ...(what === 'deck' ? panel : { role: 'roofing' as const, item: plan.cover.key }),
+            ...(what === 'deck'
+              ? { role: 'deck' as const, item: 'ply-3/4' }
+              : { role: 'roofing' as const, item: plan.cover.key }),
           },
           'tz',
           ring,
@@ -122,8 +126,8 @@ export const fitCupola = (
           { form: 'section' },
         ),
       );
-    roof('deck', layer(0, PLY));
-    roof('cover', layer(PLY, plan.cover.thickness));
+    roof('deck', layer(0, ROOF));
+    roof('cover', layer(ROOF, plan.cover.thickness));
   }
   sketch.assembly({
     id,
@@ -137,6 +141,13 @@ export const fitCupola = (
       how: 'over a hole of 12 by 12 in cut through deck and covering, bedded in sealant, screwed through its foot',
     },
   });
+  for (const k of [1, 2])
+    sketch.join({
+      kind: 'toe-screwed',
+      parts: [`${id}/foot-${k}`],
+      nearest: true,
+      fasteners: [{ item: 'screw-3', length: 3, count: 4 }],
+    });
   // What passes its sides must come through the hole.
   return Math.min(144, 2 * 2 * inner * Math.max(0, head - foot));
 };

@@ -1,4 +1,5 @@
 import { rectangle } from '../geometry/index.ts';
+import { alongLine, driven } from '../join/index.ts';
 import { faceOf } from './axes.ts';
 import type { Axes } from './axes.ts';
 import { boxPart, polyPart } from './makePart.ts';
@@ -166,8 +167,30 @@ export const fitDoor = (
     tapes: [],
     joins: { to: plan.joins, how: 'hung with shims for an even ⅛″ gap, stops added, then the latch' },
   });
-  const leaves = style === 'single' ? 1 : 2;
-  sketch.hardware('hinge', leaves * (high / (style === 'dutch' ? 2 : 1) > 40 ? 3 : 2), name);
-  sketch.hardware('latch', high > 40 || leaves > 1 ? 2 : 1, name);
+  const hinges = { hinge: high / (style === 'dutch' ? 2 : 1) > 40 ? 3 : 2 };
+  const hang = (stile: string): void =>
+    sketch.join({ kind: 'hinge', parts: [`${id}/${stile}`], nearest: plan.joins, hardware: hinges });
+  const shut = (stile: string, latches: number): void =>
+    sketch.join({ kind: 'latch', parts: [`${id}/${stile}`], nearest: plan.joins, hardware: { latch: latches } });
+  if (style === 'double') {
+    hang('left-stile-1');
+    hang('right-stile-2');
+    // The astragal is on the leaf that is bolted first; the other closes against it.
+    sketch.join({
+      kind: 'face-screwed',
+      parts: [`${id}/astragal`, `${id}/left-stile-2`],
+      fasteners: driven({ item: 'screw-1-1/4', length: 1.25 }, alongLine(o.height - BOARD, 12)),
+      bite: { through: BOARD, into: 0.5 },
+    });
+    sketch.join({ kind: 'latch', parts: [`${id}/left-stile-2`, `${id}/right-stile-1`], hardware: { latch: 2 } });
+  } else if (style === 'dutch') {
+    for (const leaf of ['lower', 'upper']) {
+      hang(`${leaf}-stile-1`);
+      shut(`${leaf}-stile-2`, 1);
+    }
+  } else {
+    hang('stile-1');
+    shut('stile-2', high > 40 ? 2 : 1);
+  }
   return { clearWidth: o.width - 2 * BOARD, clearHeight: o.height - BOARD };
 };

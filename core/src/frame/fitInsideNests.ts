@@ -17,6 +17,8 @@ export interface InsideNestPlan {
   /** Floor of the boxes over the axes' origin. */
   readonly bottom: number;
   readonly joins: string;
+  /** Run of its ledger, where that reaches for studs beyond the row. */
+  readonly ledger?: readonly [number, number];
 }
 
 /** Clear height of a box at its front; its roof rises to the wall at 45°. */
@@ -42,6 +44,7 @@ export const fitInsideNests = (sketch: Sketch, plan: InsideNestPlan): void => {
   const { axes, from, count, boxWidth, depth, bottom: z } = plan;
   const id = 'nests';
   const wide = insideNestWidth(count, boxWidth);
+  const ledger = plan.ledger ?? ([from, from + wide] as const);
   const front = FRONT;
   const back = front + depth;
   const ply = { role: 'nest' as const, item: 'ply-1/2' };
@@ -56,8 +59,8 @@ export const fitInsideNests = (sketch: Sketch, plan: InsideNestPlan): void => {
       axes,
       id,
       { id: `${id}/ledger`, name: 'nest ledger', role: 'cleat', item: '2x2' },
-      [from, 0, z - PLY - CLEAT],
-      [wide, CLEAT, CLEAT],
+      [ledger[0], 0, z - PLY - CLEAT],
+      [ledger[1] - ledger[0], CLEAT, CLEAT],
       'a',
     ),
   );

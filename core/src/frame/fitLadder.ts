@@ -2,6 +2,7 @@ import type { Pt } from '../geometry/index.ts';
 import { faceOf } from './axes.ts';
 import type { Axes } from './axes.ts';
 import { boxPart, polyPart } from './makePart.ts';
+import { measureBounds } from '../unit/index.ts';
 import type { Sketch } from './sketch.ts';
 
 const RAIL = 2.5;
@@ -76,5 +77,17 @@ export const fitLadder = (
     tapes: [],
     joins: { to: 'roosts', how: 'hooked on the lowest bar, its foot free: the litter sets its angle' },
   });
+  // Hooks over the lowest bar, so that it comes off to be cleaned.
+  const bar = sketch.parts.find((p) => {
+    if (p.role !== 'roost' || !/^roosts\/bar-1(-|$)/.test(p.id)) return false;
+    const { low, high } = measureBounds([p]);
+    return low[0] <= plan.at && high[0] >= plan.at;
+  });
+  for (const k of [1, 2])
+    sketch.join({
+      kind: 'hook',
+      parts: [`ladder/rail-${k}`, ...(bar ? [bar.id] : [])],
+      hardware: { 'ramp-hook': 1 },
+    });
   return true;
 };

@@ -119,8 +119,14 @@ export const fitNestRow = (sketch: Sketch, plan: NestPlan): void => {
     tapes: [],
     joins: { to: plan.joins, how: 'set on its ledger, screwed through the siding into sill and jack studs' },
   });
-  sketch.hardware('hinge', plan.count > 2 ? 3 : 2, drops ? 'nest drop front' : 'nest lid');
-  sketch.hardware('latch', drops ? 2 : 1, drops ? 'nest drop front' : 'nest lid');
+  const hinges = { hinge: plan.count > 2 ? 3 : 2 };
+  if (drops) {
+    sketch.join({ kind: 'hinge', parts: [`${id}/front`, `${id}/floor`], hardware: hinges });
+    sketch.join({ kind: 'latch', parts: [`${id}/front`, `${id}/lid`], hardware: { latch: 2 } });
+  } else {
+    sketch.join({ kind: 'hinge', parts: [`${id}/lid`], nearest: plan.joins, hardware: hinges });
+    sketch.join({ kind: 'latch', parts: [`${id}/lid`, `${id}/front`], hardware: { latch: 1 } });
+  }
   sketch.face({
     id: `${id}-front`,
     name: 'nest front',

@@ -5,6 +5,9 @@ import type { Axes } from './axes.ts';
 import { polyPart } from './makePart.ts';
 import type { Sketch } from './sketch.ts';
 
+/** Distance of the straps along a pipe. Common practice, no source. */
+const STRAP_AT = 30;
+
 const ring = (x: number, y: number, r: number): Pt[] =>
   Array.from({ length: 12 }, (_, i) => [x + r * Math.cos((i * Math.PI) / 6), y + r * Math.sin((i * Math.PI) / 6)]);
 
@@ -29,6 +32,16 @@ export const fitFeedTubes = (
       ),
     ),
   );
+  plan.places.forEach((_, i) =>
+    sketch.join({
+      kind: 'strap',
+      parts: [`feed/tube-${i + 1}`],
+      nearest: plan.joins,
+      onSheets: true,
+      hardware: { 'pipe-strap': 3, 'feed-port': 1 },
+      fasteners: [{ item: 'screw-pan-1/2', length: 0.5, count: 6 }],
+    }),
+  );
   if (plan.places.length > 0)
     sketch.assembly({
       id: 'feed',
@@ -52,7 +65,7 @@ export const fitWaterBar = (
   // Whole lengths of pipe, coupled.
   const pieces = Math.ceil(plan.length / pipe.length - 1e-6);
   const each = plan.length / pieces;
-  for (let i = 0; i < pieces; i++)
+  for (let i = 0; i < pieces; i++) {
     sketch.add(
       polyPart(
         axes,
@@ -65,6 +78,15 @@ export const fitWaterBar = (
         { form: 'section' },
       ),
     );
+    const straps = Math.max(2, Math.ceil(each / STRAP_AT) + 1);
+    sketch.join({
+      kind: 'strap',
+      parts: [`water/bar-${i + 1}`],
+      nearest: plan.joins,
+      hardware: { 'pipe-strap': straps },
+      fasteners: [{ item: 'screw-1-1/4', length: 1.25, count: 2 * straps }],
+    });
+  }
   sketch.assembly({
     id: 'water',
     name: 'water bar',

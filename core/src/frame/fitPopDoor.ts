@@ -68,6 +68,10 @@ export const fitPopDoor = (
     tapes: [],
     joins: { to: joins, how: 'channels screwed through the siding, sliding faces left unpainted' },
   });
-  if (motor) sketch.hardware('motor', 1, 'pop door');
-  else sketch.hardware('latch', 1, 'pop door');
+  // It slides between the keepers; the drive or the bolt holds it.
+  sketch.join({
+    kind: motor ? 'hung' : 'latch',
+    parts: [`${id}/panel`, `${id}/keeper-1`, `${id}/keeper-2`],
+    hardware: motor ? { motor: 1 } : { latch: 1 },
+  });
 };

@@ -39,6 +39,14 @@ export const fitRoosts = (
     readonly step?: number;
     /** Nearest to the front that anything may come. */
     readonly least?: number;
+    /** Studs of the walls at both ends, from the front; a cleat reaches for those beside it. */
+    readonly studs?: readonly [readonly number[], readonly number[]];
+    /** Farthest from the front that a cleat may reach. */
+    readonly most?: number;
+    /** How far a lining stands out from the walls at a height. */
+    readonly inset?: (z: number) => number;
+    /** The first end stands free in the room, on posts. */
+    readonly standing?: boolean;
   },
 ): void => {
   const { from, to, bars, height } = plan;
@@ -49,18 +57,56 @@ export const fitRoosts = (
     kind === 'shelf' ? Math.min(SHEET_WIDE, Math.max(SHELF, rows), back - (plan.least ?? -Infinity) - 1) : rows;
   const firstT = back - depth;
   const thick = kind === 'flat' ? 1.5 : kind === 'shelf' ? 0.75 : findPiece('pole-1-3/8').thickness;
+  /** A cleat's run along its wall, made longer until it lies over two studs, or one where no more are to be had. */
+  const overStuds = (
+    end: number,
+    lo: number,
+    hi: number,
+    limits: readonly [number, number],
+  ): readonly [number, number] => {
+    const studs = plan.studs?.[end] ?? [];
+    let [a, b] = [lo, hi];
+    const held = (): number => studs.filter((c) => c > a + 0.4 && c < b - 0.4).length;
+    while (held() < 2) {
+      const before = Math.max(-Infinity, ...studs.filter((c) => c <= a + 0.4)) - 0.75;
+      const after = Math.min(Infinity, ...studs.filter((c) => c >= b - 0.4)) + 0.75;
+      const canBack = before >= limits[0] - 1e-6;
+      const canOn = after <= limits[1] + 1e-6;
+      if (!canBack && !canOn) break;
+      if (canBack && (!canOn || a - before <= after - b)) a = before;
+      else b = after;
+    }
+    return [a, b];
+  };
+  const room: readonly [number, number] = [plan.least ?? firstT - 1, plan.most ?? back + 1];
+  const fromAt = (z: number): number => from + (plan.inset?.(z) ?? 0);
+  const toAt = (z: number): number => to - (plan.inset?.(z) ?? 0);
   const cleats = (tag: string, z: number): void => {
-    for (const [k, a] of [from, to - 1.5].entries())
+    for (const [k, a] of [fromAt(z - 1.5), toAt(z - 1.5) - 1.5].entries()) {
+      const [t0, t1] = overStuds(k, firstT - 1, firstT + depth + 1, room);
+      if (k === 0 && plan.standing)
+        for (const [n, t] of (depth > 8 ? [t0, t1 - 3.5] : [(t0 + t1) / 2 - 1.75]).entries())
+          sketch.add(
+            boxPart(
+              axes,
+              'roosts',
+              { id: `roosts/${tag}-post-${n + 1}`, name: 'roost post', role: 'post', item: '2x4' },
+              [a, t, 0],
+              [1.5, 3.5, z - 1.5],
+              'z',
+            ),
+          );
       sketch.add(
         boxPart(
           axes,
           'roosts',
           { id: `roosts/${tag}-${k + 1}`, name: 'roost cleat', role: 'cleat', item: '2x2' },
-          [a, firstT - 1, z - 1.5],
-          [1.5, depth + 2, 1.5],
+          [a, t0, z - 1.5],
+          [1.5, t1 - t0, 1.5],
           't',
         ),
       );
+    }
   };
   const step = kind === 'shelf' ? 0 : (plan.step ?? 0);
   /** Top of a bar: the one at the back is the highest. */
@@ -68,17 +114,23 @@ export const fitRoosts = (
   if (step === 0) cleats('cleat', height - thick);
   else
     for (let i = 0; i < bars; i++)
-      for (const [k, a] of [from, to - 1.5].entries())
+      for (const [k, a] of [fromAt(topOf(i) - thick - 1.5), toAt(topOf(i) - thick - 1.5) - 1.5].entries()) {
+        const t = firstT + i * plan.spacing;
+        // Cleats of bars at almost one height keep to their own bar; others may pass over each other.
+        const own = step < thick + 2 ? ([t - 5.75, t + BAR + 5.75] as const) : room;
+        const limits = [Math.max(room[0], own[0]), Math.min(room[1], own[1])] as const;
+        const [t0, t1] = overStuds(k, t - 1, t + BAR + 1, limits);
         sketch.add(
           boxPart(
             axes,
             'roosts',
             { id: `roosts/cleat-${i + 1}-${k + 1}`, name: 'roost cleat', role: 'cleat', item: '2x2' },
-            [a, firstT + i * plan.spacing - 1, topOf(i) - thick - 1.5],
-            [1.5, BAR + 2, 1.5],
+            [a, t0, topOf(i) - thick - 1.5],
+            [1.5, t1 - t0, 1.5],
             't',
           ),
         );
+      }
   // Joined in equal lengths over a post where the house is longer than one.
   const pieces = Math.ceil((to - from) / LONGEST[kind] - 1e-6);
   const each = (to - from) / pieces;
@@ -102,6 +154,8 @@ export const fitRoosts = (
           'z',
         ),
       );
+  const shelf0 = fromAt(height - thick - 1.5);
+  const shelfEach = (toAt(height - thick - 1.5) - shelf0) / pieces;
   if (kind === 'shelf')
     for (let n = 0; n < pieces; n++)
       sketch.add(
@@ -116,8 +170,8 @@ export const fitRoosts = (
             fit: 'measure in place',
             tolerance: 0.25,
           },
-          [from + n * each, firstT, height - thick],
-          [each, depth, thick],
+          [shelf0 + n * shelfEach, firstT, height - thick],
+          [shelfEach, depth, thick],
           'a',
         ),
       );
@@ -132,7 +186,26 @@ export const fitRoosts = (
           fit: 'measure in place' as const,
           tolerance: 0.25,
         };
-        const a = from + k * each;
+        // Long enough to lie on its cleats, whatever the wall is lined with up there.
+        const [b0, b1] = [fromAt(topOf(i) - thick - 1.5), toAt(topOf(i) - thick - 1.5)];
+        const each = (b1 - b0) / pieces;
+        const a = b0 + k * each;
+        if (kind === 'pole') {
+          // A round pole lies in straps on what carries its ends.
+          const cleat = (side: 1 | 2): string =>
+            step === 0 ? `roosts/cleat-${side}` : `roosts/cleat-${i + 1}-${side}`;
+          const ends = [
+            k === 0 ? cleat(1) : `roosts/post-${k}-${i + 1}`,
+            k === pieces - 1 ? cleat(2) : `roosts/post-${k + 1}-${i + 1}`,
+          ];
+          for (const on of ends)
+            sketch.join({
+              kind: 'strap',
+              parts: [text.id, on],
+              hardware: { 'pipe-strap': 1 },
+              fasteners: [{ item: 'screw-1-1/4', length: 1.25, count: 2 }],
+            });
+        }
         sketch.add(
           kind === 'pole'
             ? polyPart(axes, 'roosts', text, 'tz', circle(t + BAR / 2, topOf(i) - thick / 2, thick / 2), a, each, {
@@ -146,10 +219,44 @@ export const fitRoosts = (
     cleats('board-cleat', z);
     // Laid between the posts, in strips of a sheet's width.
     const spans = pieces * Math.ceil(each / 96 - 1e-6);
-    const long = (to - from) / spans;
+    const board0 = fromAt(z - 1.5);
+    const edgeAt = (n: number): number =>
+      n === 0 ? board0 : n === spans ? toAt(z - 1.5) : from + ((to - from) * n) / spans;
     const strips = Math.ceil((depth + 2) / SHEET_WIDE - 1e-6);
     const wide = (depth + 2) / strips;
     const byPost = (n: number): number => (n > 0 && n < spans && (n * pieces) % spans === 0 ? 0.75 : 0);
+    // Where strips meet they lie on cleats at both sides of the posts, or on a bearer on posts of its own.
+    const bearer = (id: string, a: number): void =>
+      sketch.add(
+        boxPart(
+          axes,
+          'roosts',
+          { id: `roosts/${id}`, name: 'board bearer', role: 'cleat', item: '2x2' },
+          [a, firstT - 1, z - 1.5],
+          [1.5, depth + 2, 1.5],
+          't',
+        ),
+      );
+    for (let n = 1; n < spans; n++) {
+      const at = edgeAt(n);
+      if (byPost(n) > 0) {
+        bearer(`bearer-${n}-1`, at - 0.75 - 1.5);
+        bearer(`bearer-${n}-2`, at + 0.75);
+        continue;
+      }
+      bearer(`bearer-${n}`, at - 0.75);
+      for (const [k, t] of (depth > 8 ? [firstT - 1, firstT + depth + 1 - 3.5] : [firstT + depth / 2 - 1.75]).entries())
+        sketch.add(
+          boxPart(
+            axes,
+            'roosts',
+            { id: `roosts/board-post-${n}-${k + 1}`, name: 'post under the board', role: 'post', item: '2x4' },
+            [at - 0.75, t, 0],
+            [1.5, 3.5, z - 1.5],
+            'z',
+          ),
+        );
+    }
     for (let n = 0; n < spans; n++)
       for (let r = 0; r < strips; r++)
         sketch.add(
@@ -157,8 +264,8 @@ export const fitRoosts = (
             axes,
             'roosts',
             { id: `roosts/board-${n * strips + r + 1}`, name: 'droppings board', role: 'liner', item: 'ply-1/2' },
-            [from + n * long + byPost(n), firstT - 1 + r * wide, z],
-            [long - byPost(n) - byPost(n + 1), wide, 0.5],
+            [edgeAt(n) + byPost(n), firstT - 1 + r * wide, z],
+            [edgeAt(n + 1) - edgeAt(n) - byPost(n) - byPost(n + 1), wide, 0.5],
             'a',
           ),
         );

@@ -70,9 +70,18 @@ export const fitWheels = (sketch: Sketch, plan: WheelPlan): void => {
       ),
     );
   }
-  sketch.hardware('axle-bolt', 2, 'wheels');
-  if (plan.how === 'lever') sketch.hardware('wheel-lever', 2, 'wheels');
-  if (plan.how === 'slip-on') sketch.hardware('slip-pin', 2, 'wheels');
+  for (const where of ['front', 'back'])
+    sketch.join({
+      kind: 'bolt',
+      parts: [`moving/wheel-${where}`, `moving/spacer-${where}`, `moving/block-${where}`],
+      nearest: true,
+      hardware: {
+        [plan.wheel]: 1,
+        'axle-bolt': 1,
+        'wheel-lever': plan.how === 'lever' ? 1 : 0,
+        'slip-pin': plan.how === 'slip-on' ? 1 : 0,
+      },
+    });
   sketch.assembly({
     id: 'moving',
     name: 'wheels',
@@ -80,6 +89,9 @@ export const fitWheels = (sketch: Sketch, plan: WheelPlan): void => {
     face: faceOf(UNIT_AXES),
     flat: false,
     tapes: [],
-    joins: { to: plan.joins, how: 'bolted through the block and the long sides' },
+    joins: {
+      to: plan.joins,
+      how: block === 'none' ? 'bolted through the long sides' : 'bolted through the block and the long sides',
+    },
   });
 };

@@ -48,8 +48,9 @@ export const fitWindow = (
   const single = plan.style === 'top-hung' || (plan.style === 'sliding' && wall < 2);
   if (single) {
     frameLeaf(sketch, { id, name: `${name} sash`, axes, skin: CLEAR }, '', a, z, wide, high);
-    sketch.hardware('hinge', 2, name);
-    sketch.hardware('latch', 1, name);
+    const rail = `${id}/rail-${high > 40 ? 3 : 2}`;
+    sketch.join({ kind: 'hinge', parts: [rail], nearest: plan.joins, hardware: { hinge: 2 } });
+    sketch.join({ kind: 'latch', parts: [`${id}/rail-1`], nearest: plan.joins, hardware: { latch: 1 } });
   }
   if (plan.style === 'sliding' && !single) {
     // Each sash laps the other by its stile.
@@ -64,7 +65,10 @@ export const fitWindow = (
       leaf,
       high,
     );
-    sketch.hardware('latch', 1, name);
+    // They slide on the sill between the mesh and the skin, held by the stops of the opening.
+    for (const leaf of ['left', 'right'])
+      sketch.join({ kind: 'rests', parts: [`${id}/${leaf}-rail-1`], nearest: plan.joins });
+    sketch.join({ kind: 'latch', parts: [`${id}/left-stile-2`, `${id}/right-stile-1`], hardware: { latch: 1 } });
   }
   sketch.assembly({
     id,

@@ -1,5 +1,5 @@
 import { faultsOf } from '../../testing/testFamily.ts';
-import { measureBounds } from '../unit/index.ts';
+import { countOf, measureBounds } from '../unit/index.ts';
 import type { Build, Fitting, Part } from '../unit/index.ts';
 import { buildSpec, FITTING_STYLES, parseSpec } from '../model/index.ts';
 
@@ -40,7 +40,7 @@ const one = (kind: Fitting['kind'], style: Fitting['style'], more: Partial<Fitti
 const of = (b: Build, id: RegExp): Part[] => b.parts.filter((p) => id.test(p.id));
 const box = (parts: readonly Part[]) => measureBounds(parts);
 const near = (got: number | undefined, wanted: number) => expect(got ?? NaN).toBeCloseTo(wanted, 6);
-const count = (b: Build, item: string) => b.hardware.filter((h) => h.item === item).reduce((n, h) => n + h.count, 0);
+const count = (b: Build, item: string) => countOf(b.joints, item);
 
 describe('windows', () => {
   it('of mesh are an opening with mesh that laps it an inch all round, inside', () => {

@@ -4,7 +4,7 @@ import type { EndCut, Role } from '../unit/index.ts';
 import { findLumber } from '../stock/index.ts';
 import type { Axes } from './axes.ts';
 import { polyPart, sawAngle } from './makePart.ts';
-import { chooseJoints } from './chooseJoints.ts';
+import { chooseJoints, withoutSliver } from './chooseJoints.ts';
 import { WALL } from './frameWall.ts';
 import type { Sketch } from './sketch.ts';
 
@@ -132,7 +132,7 @@ export const frameLeanRafters = (sketch: Sketch, plan: LeanRoofPlan): readonly n
   return places;
 };
 
-/** Outrigger rafters at both overhanging edges, carried by the deck. */
+/** Barge rafters at both overhanging edges, carried by lookouts. */
 export const frameOutriggers = (sketch: Sketch, plan: LeanRoofPlan, edges: readonly number[]): void => {
   const { slope: s } = plan;
   const turn = (-Math.atan(s.fall) * 180) / Math.PI;
@@ -143,7 +143,7 @@ export const frameOutriggers = (sketch: Sketch, plan: LeanRoofPlan, edges: reado
         plan.id,
         {
           id: `${plan.id}/outrigger-${i + 1}`,
-          name: `${plan.name} outrigger`,
+          name: `${plan.name} barge rafter`,
           role: 'outrigger',
           item: plan.rafterItem,
           cuts: plumbCuts(s),
@@ -193,6 +193,12 @@ export const closeEaves = (
             1 / 32,
           ),
         );
+        // Its edges are turned in and stapled to the rafters at both sides and to the plate.
+        const staples = (long: number) => [{ item: 'staple', length: 0.5, count: Math.ceil(long / 3) + 1 }];
+        const mesh = `${id}/eave-${edge}-${i + 1}`;
+        for (const k of [i + 1, i + 2])
+          sketch.join({ kind: 'staple', parts: [mesh, `${id}/rafter-${k}`], fasteners: staples(high) });
+        sketch.join({ kind: 'staple', parts: [mesh], nearest: true, fasteners: staples(wide) });
       } else {
         const ring: Pt[] = [
           [t0, plate],
@@ -255,17 +261,16 @@ export const coverSlope = (
   const angle = Math.atan(s.fall);
   const c = Math.cos(angle);
   const run = cover.end ?? (s.depth + plan.front + plan.back) / c + cover.beyond;
-  const joints = chooseJoints(cover.from, cover.to, cover.width, cover.candidates);
-  const courses: number[] = [];
-  for (let d = cover.start ?? 0; d < run - 1e-6; d += cover.course) courses.push(d);
+  const joints = withoutSliver(chooseJoints(cover.from, cover.to, cover.width, cover.candidates));
+  const courses = withoutSliver(chooseJoints(cover.start ?? 0, run, cover.course, []));
   const base = s.under(-plan.front) + s.plumb;
   const at = (d: number, q: number): Pt => [
     -plan.front + d * c + q * Math.sin(angle),
     base - d * Math.sin(angle) + q * c,
   ];
   let n = 0;
-  for (const d of courses) {
-    const d1 = Math.min(run, d + cover.course);
+  for (let k = 0; k + 1 < courses.length; k++) {
+    const [d, d1] = [courses[k] as number, courses[k + 1] as number];
     for (let i = 0; i + 1 < joints.length; i++) {
       const a0 = joints[i] as number;
       const a1 = joints[i + 1] as number;
@@ -311,6 +316,61 @@ const asFace = (
     width: grainAcross ? along : across,
     thickness,
   };
+};
+
+/** Distance of the blocks that carry a barge rafter. Common practice, no source. */
+const LOOKOUT_AT = 24;
+/** An overhang shorter than this leaves no room for a block. */
+const LEAST_LOOKOUT = 0.5;
+
+/**
+ * Blocks on edge from the end rafters out to the barge rafters, tops flush, every 24 in along the slope: without them a barge rafter
+ * hangs by the skin of the roof alone. They stand on the siding, `out` inches from the end rafters, and are screwed through it.
+ */
+export const frameLookouts = (
+  sketch: Sketch,
+  plan: LeanRoofPlan,
+  places: readonly number[],
+  edges: readonly [number, number],
+  out: number,
+): void => {
+  const { slope: s } = plan;
+  const angle = Math.atan(s.fall);
+  const c = Math.cos(angle);
+  const run = (s.depth + plan.front + plan.back) / c;
+  const rows = Math.max(2, Math.ceil(run / LOOKOUT_AT));
+  const deep = s.plumb * c;
+  const base = s.under(-plan.front) + s.plumb;
+  const at = (d: number, q: number): Pt => [
+    -plan.front + d * c + q * Math.sin(angle),
+    base - d * Math.sin(angle) + q * c,
+  ];
+  const [first, last] = [places[0] ?? 0, places.at(-1) ?? 0];
+  for (const [k, [a, wide]] of (
+    [
+      [edges[0] + T, first - out - edges[0] - T],
+      [last + T + out, edges[1] - last - T - out],
+    ] as const
+  ).entries()) {
+    if (wide < LEAST_LOOKOUT) continue;
+    for (let r = 0; r < rows; r++) {
+      // Clear of the plumb cuts at both ends.
+      const d = 4 + ((run - 8) * r) / (rows - 1);
+      const ring: Pt[] = [at(d - T / 2, -deep), at(d + T / 2, -deep), at(d + T / 2, 0), at(d - T / 2, 0)];
+      sketch.add(
+        polyPart(
+          plan.axes,
+          plan.id,
+          { id: `${plan.id}/lookout-${k + 1}-${r + 1}`, name: 'lookout', role: 'blocking', item: plan.rafterItem },
+          'tz',
+          ring,
+          a,
+          wide,
+          { turn: (-angle * 180) / Math.PI + 90, form: 'section' },
+        ),
+      );
+    }
+  }
 };
 
 /** Flat blocks between rafters, tops flush, in rows no more than `most` apart along the slope, for roofing without a deck. */

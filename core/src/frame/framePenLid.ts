@@ -58,6 +58,6 @@ export const framePenLid = (sketch: Sketch, plan: PenLidPlan): void => {
     tapes: [],
     joins: { to: plan.joins, how: 'hinged on the crossbar, two bolts at the lift rail' },
   });
-  sketch.hardware('hinge', W > 48 ? 3 : 2, 'lid');
-  sketch.hardware('latch', 2, 'lid');
+  sketch.join({ kind: 'hinge', parts: ['lid/hinge-rail'], nearest: plan.joins, hardware: { hinge: W > 48 ? 3 : 2 } });
+  sketch.join({ kind: 'latch', parts: ['lid/lift-rail'], nearest: true, hardware: { latch: 2 } });
 };

@@ -2,6 +2,7 @@ import type { Axes } from './axes.ts';
 import { UNIT_AXES } from './axes.ts';
 import { splitMember } from './chooseJoints.ts';
 import { boxPart } from './makePart.ts';
+import { boltDown } from './boltDown.ts';
 import type { Sketch } from './sketch.ts';
 
 const T = 1.5;
@@ -36,6 +37,6 @@ export const frameSill = (sketch: Sketch, length: number, depth: number): number
     square: { width: length, height: depth },
     tapes: [],
   });
-  sketch.hardware('anchor-bolt', Math.ceil((2 * (length + depth)) / 48), 'sill to the perimeter');
+  boltDown(sketch, (p) => p.assembly === 'base' && p.role === 'sill', 48);
   return T;
 };

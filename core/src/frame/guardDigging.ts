@@ -39,6 +39,9 @@ const alongGround = ({
   return { axes: { origin: inAxes(axes, from, 0, -below[0]), a, t: axes.t, z: cross(a, axes.t) }, length };
 };
 
+/** Pegs along the outer edge of a skirt. Common practice, no source. */
+const PEG_AT = 24;
+
 /** Courses of block that reach a whole block below the lowest ground along a wall. */
 export const curbCourses = (below: readonly [number, number], block: number): number =>
   1 + Math.ceil(Math.max(...below) / block - 1e-6);
@@ -81,6 +84,14 @@ export const guardDigging = (
           'a',
         ),
       );
+      sketch.join({
+        kind: 'staple',
+        parts: [`${plan.id}/${side.id}`],
+        nearest: true,
+        onSheets: true,
+        hardware: { peg: Math.ceil(ground.length / PEG_AT) + 1 },
+        fasteners: [{ item: 'staple', length: 0.5, count: Math.ceil(ground.length / 3) + 1 }],
+      });
       continue;
     }
     const count = Math.ceil((side.to - side.from) / block.length - 1e-6);

@@ -28,3 +28,7 @@ export * from './fitInsideNests.ts';
 export * from './fixMesh.ts';
 export * from './freeStretches.ts';
 export * from './guardDigging.ts';
+export * from './boltDown.ts';
+export * from './plateCorners.ts';
+export * from './capRidge.ts';
+export * from './backFixtures.ts';

@@ -1,5 +1,36 @@
+import { isFrame, layerOf, makeJoints } from '../join/index.ts';
+import type { Joinery } from '../join/index.ts';
+import { findPieces, measureSeparation } from '../geometry/index.ts';
 import { assignMarks } from '../unit/index.ts';
-import type { Assembly, Build, ClosedFace, FrameNote, HardwareUse, Opening, PartDraft } from '../unit/index.ts';
+import type {
+  Assembly,
+  Bite,
+  Build,
+  ClosedFace,
+  Driven,
+  FrameNote,
+  JointDraft,
+  JointKind,
+  Opening,
+  PartDraft,
+} from '../unit/index.ts';
+
+/** A joint that whoever frames the parts asks for: what does not follow from how they meet. */
+export interface Ask {
+  readonly kind: JointKind;
+  /** Ids of the parts; those that are not drawn in the end are left out. */
+  readonly parts: readonly string[];
+  /** Joined to the framing nearest to its first part as well: of this assembly, or of any other than its own. */
+  readonly nearest?: string | true;
+  /** The nearest sheet or mesh will do as well as framing. */
+  readonly onSheets?: true;
+  /** Hardware by item. */
+  readonly hardware?: Readonly<Record<string, number>>;
+  readonly fasteners?: readonly Driven[];
+  readonly bite?: Bite;
+  /** Takes the place of the joint that would follow from how its parts meet. */
+  readonly instead?: true;
+}
 
 /** The sheet of paper a family draws on: it collects parts and turns them into a Build. */
 export class Sketch {
@@ -7,7 +38,7 @@ export class Sketch {
   readonly #assemblies: Assembly[] = [];
   readonly #openings: Opening[] = [];
   readonly #faces: ClosedFace[] = [];
-  readonly #hardware: HardwareUse[] = [];
+  readonly #asks: Ask[] = [];
   readonly #notes: FrameNote[] = [];
 
   add(...parts: readonly PartDraft[]): void {
@@ -26,8 +57,12 @@ export class Sketch {
     this.#faces.push(face);
   }
 
-  hardware(item: string, count: number, where: string): void {
-    if (count > 0) this.#hardware.push({ item, count, where });
+  /** Asks for a joint that does not follow from how its parts meet: hinges, wheels, straps, what is bolted. */
+  join(ask: Ask): void {
+    const counts = Object.values(ask.hardware ?? {});
+    // Nothing is asked for where all of it is counted and there is none.
+    if (counts.length > 0 && counts.every((n) => n <= 0) && !ask.fasteners) return;
+    this.#asks.push(ask);
   }
 
   note(note: FrameNote): void {
@@ -71,21 +106,99 @@ export class Sketch {
       });
     for (const o of build.openings) this.#openings.push({ ...o, id: idOf(o.id), assembly: idOf(o.assembly) });
     for (const f of build.faces) this.#faces.push({ ...f, id: `${prefix}${f.id}`, name: `${name} ${f.name}` });
-    for (const h of build.hardware) this.#hardware.push({ ...h, where: `${name} ${h.where}` });
+    for (const j of build.joints) {
+      if (!j.asked) continue;
+      const hardware = Object.fromEntries(j.hardware.map((h) => [h.item, h.count]));
+      this.#asks.push({ ...j, parts: j.parts.map(idOf), hardware });
+    }
     this.#notes.push(...build.notes);
   }
 
-  /** Closes the sketch: marks are given and assemblies without parts dropped. */
-  finish(rest: Pick<Build, 'family' | 'capacity' | 'facts'>): Build {
+  /**
+   * Closes the sketch: marks are given, joints made, and assemblies without parts dropped.
+   * @param joinery which panels are bolted so that they come apart again
+   */
+  finish(rest: Pick<Build, 'family' | 'capacity' | 'facts'>, joinery: Joinery = {}): Build {
     const used = new Set(this.#parts.map((p) => p.assembly));
     return {
       ...rest,
       parts: assignMarks(this.#parts),
+      joints: makeJoints(this.#parts, this.#asked(), joinery),
       assemblies: this.#assemblies.filter((a) => used.has(a.id)),
       openings: this.#openings,
       faces: this.#faces,
-      hardware: this.#hardware,
       notes: this.#notes,
     };
   }
+
+  #asked(): JointDraft[] {
+    const byId = new Map(this.#parts.map((p) => [p.id, p]));
+    return this.#asks.flatMap(
+      ({ kind, parts, nearest, onSheets, hardware, fasteners, bite, instead }): JointDraft[] => {
+        const known = parts.filter((id) => byId.has(id));
+        // What found no room takes its fittings with it.
+        if (known.length === 0) return [];
+        const first = byId.get(known[0] ?? '');
+        const other =
+          nearest !== undefined && first ? this.#nearestTo(first, nearest, known, onSheets === true) : undefined;
+        return [
+          {
+            kind,
+            parts: other ? [...known, other.id] : known,
+            fasteners: (fasteners ?? []).filter((f) => f.count > 0),
+            hardware: Object.entries(hardware ?? {}).flatMap(([item, count]) => (count > 0 ? [{ item, count }] : [])),
+            ...(bite ? { bite } : {}),
+            asked: true,
+            ...(instead ? { instead } : {}),
+          },
+        ];
+      },
+    );
+  }
+
+  /** The framing nearest to a part, uprights before what lies across where both are as near. */
+  #nearestTo(part: PartDraft, where: string | true, but: readonly string[], sheets: boolean): PartDraft | undefined {
+    const box = boundsOf(part);
+    let best: { readonly part: PartDraft; readonly far: number } | undefined;
+    for (const p of this.#parts) {
+      if (!(isFrame(p) || (sheets && (layerOf(p) === 'sheet' || layerOf(p) === 'mesh'))) || but.includes(p.id))
+        continue;
+      if (where === true ? p.assembly === part.assembly : p.assembly !== where) continue;
+      const other = boundsOf(p);
+      let square = 0;
+      let beside = 0;
+      for (const k of [0, 1, 2] as const) {
+        const [from, to] = [Math.max(box.low[k], other.low[k]), Math.min(box.high[k], other.high[k])];
+        if (from > to) square += (from - to) ** 2;
+        else beside += to - from;
+      }
+      // The longer it runs beside, the better it carries a hinge.
+      const longer = Math.min(1, beside / 200);
+      if (best && Math.sqrt(square) - longer >= best.far) continue;
+      // Boxes of slanting pieces reach farther than they do.
+      const far = gapBetween(part, p) - longer;
+      if (!best || far < best.far - 1e-9) best = { part: p, far };
+    }
+    return best?.part;
+  }
 }
+
+const gapBetween = (a: PartDraft, b: PartDraft): number => {
+  let least = Infinity;
+  for (const p of findPieces(a.shape, a.place))
+    for (const q of findPieces(b.shape, b.place)) least = Math.min(least, measureSeparation(p, q, Infinity));
+  return least;
+};
+
+type Corner = [number, number, number];
+
+const boundsOf = (part: PartDraft): { readonly low: Corner; readonly high: Corner } => {
+  const low: Corner = [Infinity, Infinity, Infinity];
+  const high: Corner = [-Infinity, -Infinity, -Infinity];
+  for (const piece of findPieces(part.shape, part.place))
+    for (let k = 0; k < 3; k++) {
+      low[k] = Math.min(low[k] as number, piece.low[k] as number);
+      high[k] = Math.max(high[k] as number, piece.high[k] as number);
+    }
+  return { low, high };
+};

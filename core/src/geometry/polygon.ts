@@ -11,6 +11,17 @@ export const measureArea = (ring: readonly Pt[]): number => {
   return twice / 2;
 };
 
+/** Whether a point lies inside a ring, or on its edge by chance. */
+export const isWithin = (ring: readonly Pt[], [x, y]: Pt): boolean => {
+  let inside = false;
+  for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
+    const [ax, ay] = ring[i] as Pt;
+    const [bx, by] = ring[j] as Pt;
+    if (ay > y !== by > y && x < ((bx - ax) * (y - ay)) / (by - ay) + ax) inside = !inside;
+  }
+  return inside;
+};
+
 /** Area centroid of a polygon. */
 export const measureCentroid = (ring: readonly Pt[]): Pt => {
   let cx = 0;

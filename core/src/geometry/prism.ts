@@ -1,7 +1,7 @@
 import earcut from 'earcut';
-import { cross, dot, norm, scale, sub, toWorld, unit } from './vec.ts';
+import { cross, dot, norm, scale, sub, toLocal, toWorld, unit } from './vec.ts';
 import type { Placement, Pt, Vec3 } from './vec.ts';
-import { isConvex, measureArea, measureCentroid } from './polygon.ts';
+import { isConvex, isWithin, measureArea, measureCentroid } from './polygon.ts';
 
 /** The flat outline of a part, with any holes, pushed `depth` inches along u × v of its placement. */
 export interface Shape {
@@ -36,6 +36,12 @@ export const measureCentre = (shape: Shape, place: Placement): Vec3 => {
     q += c[1] * a;
   }
   return toWorld(place, p / area, q / area, shape.depth / 2);
+};
+
+/** Whether a point of space lies in a placed shape. */
+export const isInShape = (shape: Shape, place: Placement, at: Vec3): boolean => {
+  const [p, q, r] = toLocal(place, at);
+  return r >= 0 && r <= shape.depth && isWithin(shape.outline, [p, q]) && !shape.holes.some((h) => isWithin(h, [p, q]));
 };
 
 /** The outline cut into convex rings: itself when it is convex and has no holes, else triangles. */

@@ -1,5 +1,5 @@
 import { faultsOf } from '../../testing/testFamily.ts';
-import { measureBounds } from '../unit/index.ts';
+import { countOf, measureBounds } from '../unit/index.ts';
 import type { Build } from '../unit/index.ts';
 import { buildSpec, parseSpec } from './spec.ts';
 
@@ -10,7 +10,7 @@ const build = (family: string, params: Record<string, number | string | boolean>
 };
 
 const having = (b: Build, id: RegExp) => b.parts.filter((p) => id.test(p.id));
-const counted = (b: Build, item: string) => b.hardware.filter((h) => h.item === item).reduce((n, h) => n + h.count, 0);
+const counted = (b: Build, item: string) => countOf(b.joints, item);
 const notes = (b: Build) => b.notes.map((n) => n.code);
 
 describe('half-lapped pen sides', () => {

@@ -1,9 +1,11 @@
 import type { Spec } from '../model/index.ts';
 import type { Step } from '../steps/index.ts';
+import { HARDWARE } from '../stock/index.ts';
+import type { Fitted, Joint } from '../unit/index.ts';
 import type { OrderComputation } from './computeOrder.ts';
 
 /** Number of the shape below; raised with every change, with a step in MIGRATIONS that brings older plans up. */
-export const WORK_PLAN_SCHEMA = 1;
+export const WORK_PLAN_SCHEMA = 2;
 
 /**
  * What a work order was made from and keeps: its spec as it was frozen, every part, every step, the blocks of work and what
@@ -59,7 +61,9 @@ export const adoptWorkPlan = (
     station: 'bay',
     parts: [],
     tools: [],
+    joints: [],
     fasteners: [],
+    hardware: [],
     cautions: [],
     minutes: 0,
     needs: before === undefined ? [] : [before],
@@ -74,8 +78,35 @@ export const adoptWorkPlan = (
   };
 };
 
+/** Length of a fastener by its item; 0 of one that is not kept in stock any more. */
+const lengthOf = (item: string): number => {
+  const found = HARDWARE.find((h) => h.key === item);
+  return found?.length ?? 0;
+};
+
 /** Steps from one schema to the next: `MIGRATIONS[1]` brings a plan from 1 to 2. */
-const MIGRATIONS: Readonly<Record<number, (plan: Record<string, unknown>) => Record<string, unknown>>> = {};
+const MIGRATIONS: Readonly<Record<number, (plan: Record<string, unknown>) => Record<string, unknown>>> = {
+  // Before joints were kept, a build counted its hardware and a step its fasteners without their length.
+  1: (plan) => {
+    const build = plan.build as { readonly hardware?: readonly Fitted[] } & Record<string, unknown>;
+    const { hardware = [], ...rest } = build;
+    const joints = hardware.map((h, i): Joint => ({
+      id: `j${i + 1}`,
+      kind: 'hung',
+      parts: [],
+      fasteners: [],
+      hardware: [h],
+      asked: true,
+    }));
+    const steps = (plan.steps as readonly Step[]).map((s) => ({
+      ...s,
+      joints: [],
+      hardware: [],
+      fasteners: s.fasteners.map((f) => ({ item: f.item, length: lengthOf(f.item), count: f.count })),
+    }));
+    return { ...plan, build: { ...rest, joints }, steps };
+  },
+};
 
 /**
  * Reads a kept plan, bringing an older one up step by step. The parts and steps are taken as they are.

@@ -1,8 +1,9 @@
-import { groupParts, partsOf } from '../unit/index.ts';
+import { countJoints, groupParts, partsOf } from '../unit/index.ts';
 import type { Assembly, Build, Part } from '../unit/index.ts';
 import { findItem } from '../stock/index.ts';
-import { fastenersOf } from '../takeoff/index.ts';
 import { CAUTIONS } from './cautions.ts';
+import { drivingText, drivingTools } from './driving.ts';
+import { placeJoints } from './placeJoints.ts';
 import { isOver, isSkin, skinText } from './skin.ts';
 import { TOOLS } from './tools.ts';
 import { LABOUR_RATES } from './types.ts';
@@ -11,10 +12,21 @@ import type { LabourRates, Step, Verb } from './types.ts';
 const area = (parts: readonly Part[]): number => parts.reduce((sum, p) => sum + (p.length * p.width) / 144, 0);
 const isLumber = (p: Part): boolean => findItem(p.item).kind === 'lumber';
 
-const sumFasteners = (parts: readonly Part[]): Step['fasteners'] => {
-  const sums = new Map<string, number>();
-  for (const p of parts) for (const f of fastenersOf(p)) sums.set(f.item, (sums.get(f.item) ?? 0) + f.count);
-  return [...sums.entries()].map(([item, count]) => ({ item, count }));
+/** The steps with the joints that are made in each: what they take, how they are driven, and with which tools. */
+const withJoints = (build: Build, steps: readonly Step[]): Step[] => {
+  const at = placeJoints(build, steps);
+  return steps.map((step) => {
+    const joints = at.get(step.id) ?? [];
+    if (joints.length === 0) return step;
+    const tools = [...step.tools.filter((t) => !/driver|nailer|stapler/.test(t)), ...drivingTools(joints)];
+    return {
+      ...step,
+      text: [...step.text, ...drivingText(joints)],
+      tools: [...new Set(tools)],
+      joints: joints.map((j) => j.id),
+      ...countJoints(joints),
+    };
+  });
 };
 
 /** Diagonal of a rectangle, the length to read corner to corner. */
@@ -33,8 +45,7 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles
   const steps: Step[] = [];
   const ended = new Map<string, string>();
   const add = (
-    step: Omit<Step, 'tools' | 'cautions' | 'fasteners'> & {
-      readonly fasteners?: Step['fasteners'];
+    step: Omit<Step, 'tools' | 'cautions' | 'joints' | 'fasteners' | 'hardware'> & {
       readonly cautions?: readonly string[];
     },
   ): string => {
@@ -42,7 +53,9 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles
     steps.push({
       ...step,
       tools: TOOLS[step.verb],
-      fasteners: step.fasteners ?? [],
+      joints: [],
+      fasteners: [],
+      hardware: [],
       cautions: [...(step.cautions ?? []), ...CAUTIONS.filter((c) => c.when(step.verb, parts)).map((c) => c.text)],
       minutes: Math.max(1, Math.round(step.minutes)),
     });
@@ -145,7 +158,6 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles
           station: 'bay',
           assembly: a.id,
           parts: ids(frame),
-          fasteners: sumFasteners(frame),
           minutes: 4 + frame.length * rates.framePerPart,
           needs: last,
           view,
@@ -184,7 +196,6 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles
           station: 'bay',
           assembly: a.id,
           parts: ids(skin),
-          fasteners: sumFasteners(skin),
           minutes:
             boards.length * rates.skinPerSheet +
             area(meshes) * rates.meshPerSquareFoot +
@@ -263,7 +274,6 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles
           station: 'bay',
           assembly: a.id,
           parts: ids(framing),
-          fasteners: sumFasteners(framing),
           minutes: 5 + framing.length * rates.framePerPart,
           needs: last,
           view: 'three',
@@ -282,7 +292,6 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles
         station: 'bay',
         assembly: a.id,
         parts: ids(cover),
-        fasteners: sumFasteners(cover),
         minutes: 4 + cover.length * rates.roofPerSheet,
         needs: last,
         view: 'three',
@@ -400,5 +409,5 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles
     needs: [set],
     view: 'three',
   });
-  return steps;
+  return withJoints(build, steps);
 };

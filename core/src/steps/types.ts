@@ -1,3 +1,5 @@
+import type { Driven, Fitted } from '../unit/index.ts';
+
 /** Where a step is done. */
 export type Station = 'saw' | 'bay' | 'paint' | 'yard' | 'road' | 'site';
 export const STATION_KEYS: readonly Station[] = ['saw', 'bay', 'paint', 'yard', 'road', 'site'];
@@ -38,7 +40,10 @@ export interface Step {
   readonly assembly?: string;
   readonly parts: readonly string[];
   readonly tools: readonly string[];
-  readonly fasteners: readonly { readonly item: string; readonly count: number }[];
+  /** Joints that are made, and what they take. */
+  readonly joints: readonly string[];
+  readonly fasteners: readonly Driven[];
+  readonly hardware: readonly Fitted[];
   readonly cautions: readonly string[];
   readonly gate?: Gate;
   readonly minutes: number;

@@ -73,7 +73,13 @@ export interface Hardware extends ItemBase {
   readonly cost: number;
   /** How many are bought together; 1 when single. */
   readonly pack: number;
+  /** What it is driven as, for fasteners that come in lengths, and its length under the head in inches. */
+  readonly driver?: Driver;
+  readonly length?: number;
 }
+
+/** Kinds of fastener that come in lengths. */
+export type Driver = 'nail' | 'screw' | 'pan-head' | 'pocket' | 'roof screw' | 'roof nail' | 'staple' | 'lag' | 'bolt';
 
 /** Stock that is neither a stick nor a sheet: pipe, panels, tarp, block. */
 export interface Piece extends ItemBase {
@@ -315,17 +321,43 @@ const hardware = (key: string, name: string, weight: number, cost: number, pack 
   pack,
 });
 
+/** A fastener that comes in lengths. */
+const fastener = (
+  driver: Driver,
+  key: string,
+  name: string,
+  length: number,
+  weight: number,
+  cost: number,
+  pack: number,
+): Hardware => ({ ...hardware(key, name, weight, cost, pack), driver, length });
+
 /** Fasteners and fittings. Weights from handling (common practice, no source). */
 export const HARDWARE: readonly Hardware[] = [
-  hardware('nail-3', '3 in framing nail', 0.02, 6, 100),
-  hardware('screw-3', '3 in screw', 0.02, 12, 50),
-  hardware('screw-6', '6 in structural screw', 0.07, 95, 10),
-  hardware('screw-1-1/2', '1½ in screw', 0.008, 6, 100),
-  hardware('screw-1-1/4', '1¼ in screw', 0.006, 5, 100),
-  hardware('pocket-screw', '2½ in pocket screw', 0.012, 11, 50),
-  hardware('roof-screw', 'gasketed roofing screw', 0.012, 13, 50),
-  hardware('nail-roof', '1 in roofing nail', 0.006, 2, 500),
-  hardware('staple', '½ in heavy staple', 0.0015, 1, 1000),
+  fastener('nail', 'nail-2-1/2', '2½ in framing nail', 2.5, 0.014, 5, 100),
+  fastener('nail', 'nail-3', '3 in framing nail', 3, 0.02, 6, 100),
+  fastener('nail', 'nail-3-1/2', '3½ in framing nail', 3.5, 0.028, 8, 100),
+  fastener('pan-head', 'screw-pan-1/2', '½ in pan-head screw', 0.5, 0.003, 4, 100),
+  fastener('screw', 'screw-3/4', '¾ in screw', 0.75, 0.004, 4, 100),
+  fastener('screw', 'screw-1', '1 in screw', 1, 0.005, 4, 100),
+  fastener('screw', 'screw-1-1/4', '1¼ in screw', 1.25, 0.006, 5, 100),
+  fastener('screw', 'screw-1-1/2', '1½ in screw', 1.5, 0.008, 6, 100),
+  fastener('screw', 'screw-2', '2 in screw', 2, 0.011, 8, 100),
+  fastener('screw', 'screw-2-1/2', '2½ in screw', 2.5, 0.015, 10, 50),
+  fastener('screw', 'screw-3', '3 in screw', 3, 0.02, 12, 50),
+  fastener('screw', 'screw-4', '4 in structural screw', 4, 0.045, 55, 25),
+  fastener('screw', 'screw-5', '5 in structural screw', 5, 0.058, 75, 25),
+  fastener('screw', 'screw-6', '6 in structural screw', 6, 0.07, 95, 10),
+  fastener('screw', 'screw-8', '8 in structural screw', 8, 0.095, 130, 10),
+  fastener('pocket', 'pocket-screw-1-1/4', '1¼ in pocket screw', 1.25, 0.006, 8, 100),
+  fastener('pocket', 'pocket-screw', '2½ in pocket screw', 2.5, 0.012, 11, 50),
+  fastener('roof screw', 'roof-screw-3/4', '¾ in gasketed roofing screw', 0.75, 0.009, 12, 50),
+  fastener('roof screw', 'roof-screw-1', '1 in gasketed roofing screw', 1, 0.01, 12, 50),
+  fastener('roof screw', 'roof-screw', '1½ in gasketed roofing screw', 1.5, 0.012, 13, 50),
+  fastener('roof screw', 'roof-screw-2', '2 in gasketed roofing screw', 2, 0.015, 15, 50),
+  fastener('roof nail', 'nail-roof-3/4', '¾ in roofing nail', 0.75, 0.005, 2, 500),
+  fastener('roof nail', 'nail-roof', '1 in roofing nail', 1, 0.006, 2, 500),
+  fastener('staple', 'staple', '½ in heavy staple', 0.5, 0.0015, 1, 1000),
   hardware('washer', 'fender washer', 0.012, 9, 50),
   hardware('rafter-tie', 'rafter tie', 0.12, 120),
   hardware('hinge', 'strap hinge', 0.6, 620),
@@ -335,7 +367,15 @@ export const HARDWARE: readonly Hardware[] = [
   hardware('wheel-8', '8 in wheel', 3.1, 1650),
   hardware('wheel-10', '10 in wheel', 4.4, 2250),
   hardware('axle-bolt', '½ in carriage bolt', 0.45, 310),
-  hardware('lag', '⅜ × 3 in lag screw', 0.11, 85),
+  hardware('post-strap', '12 in strap for post and rim', 0.35, 290),
+  hardware('hanger', 'joist hanger', 0.4, 210),
+  hardware('eye-bolt', '⅜ × 4 in eye bolt', 0.25, 260),
+  hardware('pipe-flange', '1 in pipe flange', 0.7, 520),
+  hardware('peg', '12 in ground peg', 0.25, 90),
+  hardware('carriage-bolt-6', '⅜ × 6 in carriage bolt', 0.28, 190, 10),
+  hardware('ramp-hook', 'hook and eye for a ramp', 0.15, 180),
+  fastener('lag', 'lag', '⅜ × 3 in lag screw', 3, 0.11, 85, 1),
+  fastener('lag', 'lag-4', '⅜ × 4 in lag screw', 4, 0.14, 105, 1),
   hardware('rope', 'pull rope, 6 ft', 0.4, 540),
   hardware('pipe-strap', 'conduit strap', 0.05, 45, 10),
   hardware('bungee', 'tarp tie', 0.05, 60, 10),

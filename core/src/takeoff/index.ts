@@ -1,3 +1,2 @@
 export * from './takeOff.ts';
-export * from './fastening.ts';
 export * from './replanSticks.ts';

@@ -1,8 +1,9 @@
-import { measureTravelling } from '../unit/index.ts';
+import { countJoints, measureTravelling } from '../unit/index.ts';
 import type { Build, Part } from '../unit/index.ts';
 import { MESH_LAP, planRolls, planSheets, planSticks } from '../cut/index.ts';
 import type { Effort, MeshPlan, SheetPlan, StickDemand, StickPiece, StickPlan, StickStock } from '../cut/index.ts';
 import {
+  findHardware,
   findItem,
   findLumber,
   findRoofing,
@@ -14,7 +15,6 @@ import {
   ROOFINGS,
   SHEETS,
 } from '../stock/index.ts';
-import { fastenersOf } from './fastening.ts';
 
 /** One line of what to buy. */
 export interface TakeoffLine {
@@ -175,17 +175,9 @@ export const takeOff = (build: Build, effort: Effort = 'full'): Takeoff => {
       );
   }
   for (const line of piecesOf(parts, effort)) add(line.item, line.size, line.quantity, line.each);
-  const hardware = new Map<string, number>();
-  const use = (item: string, n: number): void => void hardware.set(item, (hardware.get(item) ?? 0) + n);
-  for (const p of parts) {
-    if (p.role === 'wheel') use(p.item, 1);
-    for (const f of fastenersOf(p)) use(f.item, f.count);
-  }
-  for (const h of build.hardware) use(h.item, h.count);
-  for (const [item, n] of [...hardware.entries()].sort()) {
-    const found = findItem(item);
-    if (found.kind === 'hardware') add(item, 'each', n, found.cost);
-  }
+  const used = countJoints(build.joints);
+  for (const { item, count } of [...used.fasteners, ...used.hardware].sort((a, b) => (a.item < b.item ? -1 : 1)))
+    add(item, 'each', count, findHardware(item).cost);
   const boughtLength = sticks.sticks.reduce((sum, s) => sum + s.length, 0);
   const usedLength = sticks.sticks.reduce((sum, s) => sum + s.cuts.reduce((t, c) => t + c.length, 0), 0);
   const boughtArea = sheets.sheets.reduce((sum, s) => sum + s.length * s.width, 0);

@@ -98,7 +98,7 @@ describe('mass', () => {
     expect(measureMass(pen).centre[1]).toBeCloseTo(36, 1);
   });
   it('counts the fittings', () => {
-    const bare = measureMass({ ...pen, hardware: [] }).weight;
+    const bare = measureMass({ ...pen, joints: [] }).weight;
     expect(measureMass(pen).weight).toBeGreaterThan(bare);
   });
   it('weighs a half-open sheet less than a whole one', () => {

@@ -10,7 +10,7 @@ export interface Bounds {
 }
 
 /** Bounds of some parts in space. */
-export const measureBounds = (parts: readonly Part[]): Bounds => {
+export const measureBounds = (parts: readonly Pick<Part, 'shape' | 'place'>[]): Bounds => {
   const low: [number, number, number] = [Infinity, Infinity, Infinity];
   const high: [number, number, number] = [-Infinity, -Infinity, -Infinity];
   for (const part of parts) {

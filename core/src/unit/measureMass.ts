@@ -45,14 +45,20 @@ export const measurePartsMass = (parts: readonly Part[]): Mass => {
 const known = new WeakMap<Build, Mass>();
 
 /**
- * Weight and centre of gravity of a whole build, counted fittings included (taken to lie at the centre of the rest). Block under it
+ * Weight and centre of gravity of a whole build, fasteners and counted fittings included (taken to lie at the centre of the rest). Block under it
  * and in its curb stays in the ground and is not counted.
  */
 export const measureMass = (build: Build): Mass => {
   const before = known.get(build);
   if (before) return before;
   const mass = measurePartsMass(build.parts.filter((p) => p.role !== 'block'));
-  const fittings = build.hardware.reduce((sum, h) => sum + findHardware(h.item).weight * h.count, 0);
+  let fittings = 0;
+  // Wheels are drawn and counted: they weigh where they stand.
+  const drawn = new Set(build.parts.map((p) => p.item));
+  for (const j of build.joints) {
+    for (const h of j.hardware) if (!drawn.has(h.item)) fittings += findHardware(h.item).weight * h.count;
+    for (const f of j.fasteners) fittings += findHardware(f.item).weight * f.count;
+  }
   const whole = { weight: mass.weight + fittings, centre: mass.centre };
   known.set(build, whole);
   return whole;

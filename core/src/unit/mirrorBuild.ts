@@ -86,7 +86,7 @@ export const mirrorBuild = (build: Build): Build => {
       const region = f.region.map(([p, q]): Pt => [-p, q]).reverse();
       return { ...f, name: swapWords(f.name), place, region };
     }),
-    hardware: build.hardware.map((h) => ({ ...h, where: swapWords(h.where) })),
+    joints: build.joints.map((j) => (j.at ? { ...j, at: flip(j.at) } : j)),
     notes: build.notes.map((n) => ({
       ...n,
       what: swapWords(n.what),

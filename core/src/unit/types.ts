@@ -1,5 +1,6 @@
 import type { Placement, Pt, Shape } from '../geometry/index.ts';
 import type { Capacity } from '../flock/index.ts';
+import type { Joint } from './joint.ts';
 
 /** What a part does; decides its mark's letter, its fastening and its tone in drawings. */
 export type Role =
@@ -202,13 +203,6 @@ export interface FrameNote {
 
 export type ParamValue = number | string | boolean;
 
-/** Counted fittings that are not drawn: hinges, latches, ropes. */
-export interface HardwareUse {
-  readonly item: string;
-  readonly count: number;
-  readonly where: string;
-}
-
 /** A row of equal bending members, for span checks. */
 export interface SpanFact {
   readonly what: 'floor joist' | 'ceiling joist' | 'rafter' | 'header';
@@ -283,7 +277,8 @@ export interface Build {
   readonly assemblies: readonly Assembly[];
   readonly openings: readonly Opening[];
   readonly faces: readonly ClosedFace[];
-  readonly hardware: readonly HardwareUse[];
+  /** What ties the parts to each other. */
+  readonly joints: readonly Joint[];
   readonly notes: readonly FrameNote[];
   readonly capacity: Capacity;
   readonly facts: BuildFacts;

@@ -6,7 +6,7 @@ import { partsWhere } from '../where.ts';
 export const rackingMoved: Check = ({ build, params }) => {
   if (!build.facts.movable) return [];
   const held = build.parts.some((p) => ['brace', 'gusset', 'siding', 'hoop', 'board'].includes(p.role));
-  const plated = build.hardware.some((h) => h.item === 'angle-tie');
+  const plated = build.joints.some((j) => j.hardware.some((h) => h.item === 'angle-tie'));
   if (held || plated) return [];
   return [
     {

@@ -1,4 +1,4 @@
-import { measureMass } from '../../unit/index.ts';
+import { countOf, measureMass } from '../../unit/index.ts';
 import { buildSpec, parseSpec } from '../spec.ts';
 
 const build = (family: string, params: Record<string, number | string | boolean> = {}) =>
@@ -58,7 +58,7 @@ describe('handbook', () => {
     const b = build('panel-kit');
     const panels = b.assemblies.filter((a) => ['base', 'wall', 'roof'].includes(a.kind));
     expect(panels).toHaveLength(6);
-    expect(b.hardware.find((h) => h.item === 'carriage-bolt')?.count).toBeGreaterThan(12);
+    expect(countOf(b.joints, 'carriage-bolt')).toBeGreaterThan(12);
   });
   it('walk-in: liner to 4 ft, nests into the store', () => {
     const b = build('walk-in');

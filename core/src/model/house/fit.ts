@@ -96,7 +96,12 @@ export const fitHouse = (
           });
           if (o.kind === 'people door') {
             ways.push({ id, wall: side, clearWidth: way.clearWidth, clearHeight: way.clearHeight, bottom: o.bottom });
-            if (p.insideRelease) sketch.hardware('release', 1, name);
+            if (p.insideRelease)
+              sketch.join({
+                kind: 'latch',
+                parts: [`${id}/stile-2`, `${id}/right-stile-1`, `${id}/lower-stile-2`],
+                hardware: { release: 1 },
+              });
           }
           break;
         }

@@ -1,6 +1,9 @@
+import { measureBounds } from '../../unit/index.ts';
 import type { BuildFacts, Fitting, Side } from '../../unit/index.ts';
 import type { Capacity } from '../../flock/index.ts';
 import {
+  backFixtures,
+  boxPart,
   cladding,
   fitLadder,
   fitRamp,
@@ -50,6 +53,8 @@ export interface HouseSetting {
   readonly popUnder?: (side: Side, a: number) => number;
   /** Thickness of a lining inside. */
   readonly lining?: number;
+  /** Height that the lining ends at. */
+  readonly liningTop?: number;
   /** An inner wall that parts off a store at the right. */
   readonly inner?: InnerLine;
 }
@@ -160,14 +165,16 @@ export const frameHouse = (sketch: Sketch, p: HouseParams, s: HouseSetting): Fra
   }
 
   const lining = s.lining ?? 0;
+  const liningTop = s.liningTop ?? Infinity;
   const [room0, room1] = [wall, s.inner?.birdEnd ?? L - wall];
   const inside = room1 - room0 - 2 * lining;
   const firstT = D - wall - ROOST_CLEAR - BAR - (p.roostBars - 1) * (ROOST_CLEAR + BAR);
   const floorAxes: Axes = { ...UNIT_AXES, origin: [0, 0, z] };
   if (p.roostBars > 0)
     fitRoosts(sketch, floorAxes, {
-      from: room0 + lining,
-      to: room1 - lining,
+      from: room0,
+      to: room1,
+      inset: (at) => (at < liningTop ? lining : 0),
       firstT,
       spacing: ROOST_CLEAR + BAR,
       bars: p.roostBars,
@@ -177,6 +184,9 @@ export const frameHouse = (sketch: Sketch, p: HouseParams, s: HouseSetting): Fra
       step: p.roostStep,
       droppingsBoard: p.droppingsBoard,
       least: wall + lining,
+      most: D - wall - lining,
+      // The left wall is pulled from the back.
+      studs: [centres.left.map((a) => D - a), s.inner ? [] : centres.right],
     });
 
   if (p.ladder && p.roostBars > 0 && p.roostKind !== 'shelf') {
@@ -192,7 +202,6 @@ export const frameHouse = (sketch: Sketch, p: HouseParams, s: HouseSetting): Fra
         fix: { label: 'No ladder', patch: { ladder: false } },
       });
   }
-  sketch.hardware('chain', p.hangers, 'hung from the rafters');
   const rafterItem = s.rafterItem ?? '2x4';
   const { vent } = frameHouseRoof(sketch, {
     roof,
@@ -205,10 +214,12 @@ export const frameHouse = (sketch: Sketch, p: HouseParams, s: HouseSetting): Fra
     side: p.overhangSide,
     eaves: p.eaves,
     cover: p.roofCover,
-    deck: s.deck ?? true,
+    // Shingles want a deck whatever else the roof is.
+    deck: (s.deck ?? true) || p.roofCover === 'shingle',
     mesh: mesh.key,
     gutters: p.gutters,
     cupola: p.cupola,
+    clad: clad.thickness,
   });
 
   const lower = Math.min(roof.front, roof.back);
@@ -217,6 +228,7 @@ export const frameHouse = (sketch: Sketch, p: HouseParams, s: HouseSetting): Fra
     x: [room0 + lining, room1 - lining],
     y: [wall + lining, D - wall - lining],
     face: wall + lining,
+    deep: wall,
     placed,
     centres,
     ...(p.roostBars > 0 ? { roost: [Math.max(wall, firstT - 2), D - wall] as const } : {}),
@@ -224,10 +236,50 @@ export const frameHouse = (sketch: Sketch, p: HouseParams, s: HouseSetting): Fra
     walls: s.inner ? ['front', 'back', 'left'] : ['front', 'right', 'back', 'left'],
   };
   const insideNests = hangNests(sketch, p, room);
+  // What hangs between two studs gets a block behind it.
+  for (const side of s.inner ? (['left'] as const) : (['left', 'right'] as const)) {
+    const free = backFixtures(
+      sketch,
+      { id: `${side}-wall`, name: `${side} wall`, axes: axes[side], deep: wall },
+      centres[side],
+      sketch.parts
+        .filter((part) => part.assembly === 'roosts' && part.role === 'cleat')
+        .flatMap((part) => {
+          const { low, high } = measureBounds([part]);
+          if (side === 'left' ? low[0] > wall + lining + 0.1 : high[0] < L - wall - lining - 0.1) return [];
+          const [from, to] = side === 'left' ? [D - high[1], D - low[1]] : [low[1], high[1]];
+          return [{ from, to, low: low[2] - z, high: high[2] - z }];
+        }),
+    );
+    // Before a window or a door it stands on a post.
+    const board = sketch.parts.find((part) => part.id === 'roosts/board-1');
+    const over = board ? measureBounds([board]).high[2] - z : 0;
+    free.forEach((f, i) => {
+      const foot = f.low >= over - 1e-6 ? over : 0;
+      const middle = (f.from + f.to) / 2;
+      const face = wall + (foot < liningTop ? lining : 0);
+      sketch.add(
+        boxPart(
+          axes[side],
+          'roosts',
+          { id: `roosts/${side}-post-${i + 1}`, name: 'roost post', role: 'post', item: '2x4' },
+          [middle - 1.75, face, foot],
+          [3.5, 1.5, f.low - foot],
+          'z',
+        ),
+      );
+    });
+  }
   const nipples = hangWaterBar(sketch, p, room);
-  sketch.hardware('nipple', nipples, 'water bar');
   // Mains of 60 to 70 psi is brought down to about 10 behind a filter.
-  if (nipples > 0) sketch.hardware('regulator', 1, 'water bar');
+  sketch.join({ kind: 'hung', parts: ['water/bar-1'], hardware: { nipple: nipples, regulator: nipples > 0 ? 1 : 0 } });
+  // Feeders hang from rafters, one from each, from the middle of the roof outward.
+  const rafters = sketch.parts.filter((part) => part.role === 'rafter' && /^roof(-front)?\//.test(part.id));
+  for (let i = 0; i < p.hangers; i++) {
+    const middle = Math.floor(rafters.length / 2);
+    const rafter = rafters[(middle + i) % Math.max(1, rafters.length)];
+    if (rafter) sketch.join({ kind: 'hung', parts: [rafter.id], hardware: { chain: 1 } });
+  }
 
   const way = fitted.ways[0];
   const doorOpening = (['front', 'back', 'left', 'right'] as const).flatMap((side) =>

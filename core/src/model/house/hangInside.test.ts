@@ -1,5 +1,5 @@
 import { faultsOf } from '../../../testing/testFamily.ts';
-import { measureBounds } from '../../unit/index.ts';
+import { countOf, measureBounds } from '../../unit/index.ts';
 import type { Build } from '../../unit/index.ts';
 import { checkBuild } from '../../check/index.ts';
 import { buildSpec, parseSpec } from '../index.ts';
@@ -97,7 +97,7 @@ describe('a water bar', () => {
     // Six at 8 in and the ends.
     near(long, 52);
     near((low[2] + high[2]) / 2 - made.facts.floorHeight, 14);
-    expect(made.hardware.find((h) => h.item === 'nipple')?.count).toBe(6);
+    expect(countOf(made.joints, 'nipple')).toBe(6);
   });
   it('hangs nowhere over an opening', () => {
     const { low, high } = measureBounds(bar);
@@ -110,7 +110,7 @@ describe('a water bar', () => {
   it('that finds too little wall carries fewer, says so, and counts what is there', () => {
     const small = build('skid-house', { nipples: 12 });
     const note = small.notes.find((n) => n.code === 'water-bar-short');
-    const left = small.hardware.find((h) => h.item === 'nipple')?.count ?? 0;
+    const left = countOf(small.joints, 'nipple');
     expect(left).toBeLessThan(12);
     expect(note?.fix?.patch).toEqual({ nipples: left });
     expect(codes(build('skid-house', { nipples: left }))).not.toContain('water-bar-short');

@@ -2,6 +2,7 @@ import type { Side } from '../../unit/index.ts';
 import { findPieces, rectangle } from '../../geometry/index.ts';
 import type { ConvexPiece } from '../../geometry/index.ts';
 import {
+  backFixtures,
   fitInsideNests,
   fitWaterBar,
   freeStretches,
@@ -29,6 +30,8 @@ export interface RoomPlan {
   readonly y: readonly [number, number];
   /** Inner face of a wall, from its outer one. */
   readonly face: number;
+  /** Depth of the walls' framing. */
+  readonly deep: number;
   readonly placed: Record<Side, readonly PlacedOpening[]>;
   /** Centres of studs in each wall. */
   readonly centres: Record<Side, readonly number[]>;
@@ -116,6 +119,22 @@ const onStuds = ([a, b]: Stretch, wide: number, centres: readonly number[]): num
   )[0] as number;
 };
 
+/** A ledger's run, made longer within a free stretch until it lies over two studs. */
+const reachStuds = (run: Stretch, stretch: Stretch, centres: readonly number[]): Stretch => {
+  let [a, b] = run;
+  const held = (): number => centres.filter((c) => c > a + 0.4 && c < b - 0.4).length;
+  while (held() < 2) {
+    const before = Math.max(-Infinity, ...centres.filter((c) => c <= a + 0.4)) - 0.75;
+    const after = Math.min(Infinity, ...centres.filter((c) => c >= b - 0.4)) + 0.75;
+    const back = before >= stretch[0] - 1e-6;
+    const on = after <= stretch[1] + 1e-6;
+    if (!back && !on) break;
+    if (back && (!on || a - before <= after - b)) a = before;
+    else b = after;
+  }
+  return [a, b];
+};
+
 /** Nest boxes inside, on the wall that is asked for. @returns how many found room */
 export const hangNests = (sketch: Sketch, p: HouseParams, room: RoomPlan): number => {
   const side = p.nestWall;
@@ -148,9 +167,15 @@ export const hangNests = (sketch: Sketch, p: HouseParams, room: RoomPlan): numbe
   if (count === 0 || !stretch) return 0;
   const wide = insideNestWidth(count, p.nestWidth);
   const axes = room.axes[side];
+  const from = onStuds(stretch, wide, room.centres[side]);
+  const ledger = reachStuds([from, from + wide], stretch, room.centres[side]);
+  backFixtures(sketch, { id: `${side}-wall`, name: `${side} wall`, axes, deep: room.deep }, room.centres[side], [
+    { from: ledger[0], to: ledger[1], low: p.nestBottom - 2, high: p.nestBottom - 0.5 },
+  ]);
   fitInsideNests(sketch, {
     axes: { ...axes, origin: inAxes(axes, 0, room.face, 0) },
-    from: onStuds(stretch, wide, room.centres[side]),
+    from,
+    ledger,
     count,
     boxWidth: p.nestWidth,
     depth: p.nestDepth,

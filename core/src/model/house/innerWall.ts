@@ -147,6 +147,13 @@ export const frameInnerWall = (
         mesh.thickness,
       ),
     );
+    // Its foot is turned over the plate and stapled there, its edges to the rafters over it.
+    sketch.join({
+      kind: 'staple',
+      parts: [`${id}/mesh`],
+      nearest: id,
+      fasteners: [{ item: 'staple', length: 0.5, count: Math.ceil((2 * D) / 3) }],
+    });
   }
   sketch.assembly({
     id,
@@ -207,7 +214,6 @@ export const frameInnerWall = (
   const high = Math.min(ceiling(WALL), ceiling(D - WALL));
   const drawn = high > 76 ? places.length : 0;
   if (drawn > 0) fitFeedTubes(sketch, axes, { places, out: skin.thickness, from: 12, joins: id });
-  sketch.hardware('feed-port', drawn, 'feed tubes');
   if (drawn < plan.feedTubes)
     sketch.note({
       code: 'feed-tubes-fewer',

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { faultsOf } from '../../../testing/testFamily.ts';
-import { measureBounds } from '../../unit/index.ts';
+import { countOf, measureBounds } from '../../unit/index.ts';
 import type { Build, Part } from '../../unit/index.ts';
 import { takeOff } from '../../takeoff/index.ts';
 import { buildSpec, parseSpec } from '../index.ts';
@@ -121,9 +121,7 @@ describe('what a roof is covered with', () => {
   });
   it('gutters: as long as both eaves', () => {
     const dry = build({ ...house, gutters: true });
-    const [with_, without] = [dry, build({ ...house, gutters: false })].map((b) =>
-      b.hardware.filter((h) => /gutter/.test(h.item)).reduce((n, h) => n + h.count, 0),
-    );
+    const [with_, without] = [dry, build({ ...house, gutters: false })].map((b) => countOf(b.joints, 'gutter'));
     expect(with_).toBeGreaterThan(0);
     expect(without).toBe(0);
     expect(faultsOf(dry)).toEqual([]);

@@ -2,10 +2,12 @@ import type { Pt } from '../../geometry/index.ts';
 import type { Side } from '../../unit/index.ts';
 import {
   blockRows,
+  capRidge,
   closeEaves,
   coverSlope,
   fitCupola,
   frameLeanRafters,
+  frameLookouts,
   frameOutriggers,
   frameRidge,
   gableSlope,
@@ -87,6 +89,8 @@ export interface RoofPlan {
   readonly gutters: boolean;
   /** Drawn on a ridge only. */
   readonly cupola?: boolean;
+  /** Thickness of the siding on the end walls. */
+  readonly clad: number;
   readonly id?: string;
   readonly name?: string;
 }
@@ -183,6 +187,8 @@ export const frameHouseRoof = (
         candidates: own.map((a) => a + T / 2),
       });
     else blockRows(sketch, framing, own, 32);
+    // Barge rafters are carried by blocks from the end rafters, laid in the rows of a ladder.
+    frameLookouts(sketch, framing, own, [-plan.side, L + plan.side - T], plan.clad);
     coverSlope(sketch, base, {
       id: half.id,
       name: cover.name,
@@ -239,18 +245,38 @@ export const frameHouseRoof = (
       within: [-1, 2],
     });
     if (plan.gutters && (roof.kind === 'gable' || half.wall === 'front'))
-      sketch.hardware('gutter', Math.ceil((L + 2 * plan.side) / 120), `${half.name} eave`);
+      sketch.join({
+        kind: 'hung',
+        parts: [`${half.id}/rafter-1`],
+        hardware: { gutter: Math.ceil((L + 2 * plan.side) / 120) },
+      });
   }
   const run = (D + plan.front + plan.back) / Math.cos(Math.atan(roof.slope.fall));
   if (plan.cover === 'metal') {
     const eaves = roof.kind === 'gable' ? 2 : 1;
-    sketch.hardware('closure', eaves * 2 * Math.ceil((L + 2 * plan.side) / 36), 'eaves and ridge');
-    sketch.hardware('drip-edge', Math.ceil((eaves * (L + 2 * plan.side) + 2 * run) / 120), 'eaves and rakes');
+    const long = L + 2 * plan.side;
+    for (const half of halves) {
+      const share = (run * 2) / halves.length;
+      sketch.join({
+        kind: 'gasketed screw',
+        parts: [`${half.id}/roofing-1`],
+        hardware: {
+          closure: 2 * Math.ceil(long / 36),
+          'drip-edge': Math.ceil((eaves * long) / halves.length / 120 + share / 120),
+        },
+      });
+    }
   }
   if (plan.cover === 'shingle') {
     const area = (run * (L + 2 * plan.side)) / 144;
-    sketch.hardware('felt', Math.ceil((area * FELT_LAPS) / FELT_COVERS), 'under the shingles');
-    sketch.hardware('drip-edge', Math.ceil((2 * (L + 2 * plan.side) + 2 * run) / 120), 'eaves and rakes');
+    sketch.join({
+      kind: 'roofing nail',
+      parts: [`${halves[0]?.id}/deck-1`],
+      hardware: {
+        felt: Math.ceil((area * FELT_LAPS) / FELT_COVERS),
+        'drip-edge': Math.ceil((2 * (L + 2 * plan.side) + 2 * run) / 120),
+      },
+    });
   }
   if (roof.kind === 'gable') {
     frameRidge(
@@ -263,7 +289,7 @@ export const frameHouseRoof = (
       places.map((a) => a + T / 2),
     );
     // Shingles are cut to cover their own ridge.
-    if (plan.cover === 'metal') sketch.hardware('ridge-cap', Math.ceil((L + 2 * plan.side) / 120), 'ridge');
+    if (plan.cover === 'metal') capRidge(sketch, `${id}-front/roofing-1`, L + 2 * plan.side);
     if (plan.cupola === true) {
       const cover = findRoofing(plan.cover);
       const layers = (plan.deck ? DECK : 0) + cover.thickness;

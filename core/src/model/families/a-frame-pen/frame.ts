@@ -264,8 +264,11 @@ export const frameAFramePen = (p: AFramePenParams): Build => {
       how: p.wheelHow,
     });
   if (p.ropes) {
-    sketch.hardware('rope', 2, 'run end');
-    sketch.hardware('lag', 2, 'rope anchors');
+    sketch.join({
+      kind: 'bolt',
+      parts: ['base/end-2'],
+      hardware: { rope: 2, 'eye-bolt': 2 },
+    });
   }
   fixMesh(sketch, { sides: p.meshSides, overhead: 'washers' });
   return sketch.finish({

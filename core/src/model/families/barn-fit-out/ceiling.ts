@@ -78,7 +78,14 @@ export const frameCeiling = (sketch: Sketch, p: BarnFitOutParams, z: number): Ce
       ),
     );
   }
-  sketch.hardware('angle-tie', (edges.length / 2) * joists.length * 2, 'ceiling joists');
+  const wall = (part: string, long: number) =>
+    sketch.join({
+      kind: 'lag',
+      parts: [`${id}/${part}`],
+      fasteners: [{ item: 'lag-4', length: 4, count: 2 * Math.max(2, Math.ceil(long / 24)) }],
+    });
+  wall('ledger-left', D);
+  if (!p.ownRight) wall('ledger-right', D);
   if (storage) {
     let n = 0;
     const starts = [0, ...beams.map((x) => x + T), L];

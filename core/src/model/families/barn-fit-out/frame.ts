@@ -1,6 +1,7 @@
 import { rectangle } from '../../../geometry/index.ts';
-import type { Build, Fitting } from '../../../unit/index.ts';
+import type { Build, Fitting, Side } from '../../../unit/index.ts';
 import {
+  boltDown,
   faceOf,
   fitDoor,
   fitInsideNests,
@@ -59,6 +60,7 @@ export const frameBarnFitOut = (p: BarnFitOutParams, fittings: readonly Fitting[
       });
   let way: { clearWidth: number; clearHeight: number; bottom: number; width: number } | undefined;
   let meshArea = 0;
+  const studs: Partial<Record<Side, readonly number[]>> = {};
   const curb: GuardSide[] = [];
   for (const w of walls) {
     const id = `${w.side}-wall`;
@@ -122,6 +124,7 @@ export const frameBarnFitOut = (p: BarnFitOutParams, fittings: readonly Fitting[
       // The rail that the knee skin and the mesh meet on.
       blockRows: [knee],
     });
+    studs[w.side] = framed.centres;
     const low = openings.filter((o) => o.bottom < knee);
     skinWall(sketch, {
       id,
@@ -210,8 +213,13 @@ export const frameBarnFitOut = (p: BarnFitOutParams, fittings: readonly Fitting[
         if (o.kind === 'people door') way = { ...fitted, bottom: foot + o.bottom, width: o.width };
       }
     }
-    if (p.insideRelease && w.side === 'front') sketch.hardware('release', 1, 'people door');
-    sketch.hardware('anchor-bolt', Math.ceil(w.wide / 36), `${name}, into the curb`);
+    if (p.insideRelease && w.side === 'front')
+      sketch.join({
+        kind: 'latch',
+        parts: ['people-door/stile-2', 'people-door/right-stile-1', 'people-door/lower-stile-2'],
+        hardware: { release: 1 },
+      });
+    boltDown(sketch, (part) => part.assembly === id && part.role === 'plate' && part.id.includes('bottom-plate'), 36);
     sketch.face({
       id,
       name,
@@ -258,6 +266,12 @@ export const frameBarnFitOut = (p: BarnFitOutParams, fittings: readonly Fitting[
       joins: { to: 'front-wall', how: 'screwed to the barn’s framing where the birds reach' },
       site: true,
     });
+    for (const part of sketch.parts.filter((x) => x.assembly === 'lining'))
+      sketch.join({
+        kind: 'face-screwed',
+        parts: [part.id],
+        fasteners: [{ item: 'screw-1-1/4', length: 1.25, count: 5 * Math.max(2, Math.ceil(part.length / 16)) }],
+      });
   }
   const rightFace = L - (p.ownRight ? WALL : 0);
   // Roosts along the back, nests at the barn's left wall: away from each other.
@@ -296,6 +310,13 @@ export const frameBarnFitOut = (p: BarnFitOutParams, fittings: readonly Fitting[
       bottom: p.nestBottom,
       joins: 'front-wall',
     });
+  // The row hangs on the barn's own wall.
+  if (nests > 0)
+    sketch.join({
+      kind: 'cleat',
+      parts: ['nests/ledger'],
+      fasteners: [{ item: 'screw-3', length: 3, count: nests + 2 }],
+    });
   const beamPosts = ceiling.beams > 0;
   const roostTo = rightFace;
   const roostSpan = roostTo - roostFrom;
@@ -311,7 +332,18 @@ export const frameBarnFitOut = (p: BarnFitOutParams, fittings: readonly Fitting[
       joins: 'front-wall',
       kind: p.roostKind,
       least: WALL,
+      most: D,
+      // In front of the nests its end stands free; elsewhere it hangs on the barn's own wall.
+      standing: nests > 0,
+      studs: [[], studs.right ?? []],
     });
+  for (const [k, barn] of [nests === 0, !p.ownRight].entries())
+    if (barn && bars > 0)
+      sketch.join({
+        kind: 'cleat',
+        parts: [`roosts/cleat-${k + 1}`],
+        fasteners: [{ item: 'screw-3', length: 3, count: 3 }],
+      });
   fixMesh(sketch, { sides: p.meshSides, overhead: p.meshOverhead, only: /^((front|left|right)-wall|ceiling)\/mesh/ });
   return sketch.finish({
     family: 'barn-fit-out',

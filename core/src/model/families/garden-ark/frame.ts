@@ -160,8 +160,11 @@ export const frameGardenArk = (given: GardenArkParams, fittings: readonly Fittin
       how: given.wheelHow,
     });
   if (given.ropes) {
-    sketch.hardware('rope', 2, 'right end');
-    sketch.hardware('lag', 2, 'rope anchors');
+    sketch.join({
+      kind: 'bolt',
+      parts: ['right/bottom-rail'],
+      hardware: { rope: 2, 'eye-bolt': 2 },
+    });
   }
   fixMesh(sketch, { sides: given.meshSides, overhead: given.meshOverhead, only: /^(front|back|left|right|top|lid)\// });
   return sketch.finish({

@@ -114,7 +114,7 @@ export const frameEnds = (
         ...opening,
         sillAboveGround: HIGH,
       });
-      sketch.hardware('release', 1, 'door');
+      sketch.join({ kind: 'latch', parts: ['door/stile-2'], hardware: { release: 1 } });
       gate = fitDoor(sketch, {
         id: 'door',
         name: 'door',

@@ -24,6 +24,8 @@ const FOOT = 0.5;
 /** Flats that a curve is drawn with: odd, so that one lies level under the crown. */
 const STEPS = 25;
 const WHEEL_AT = 12;
+/** Straps of a bent panel and ties of the tarp. Common practice, no source. */
+const STRAP_AT = 24;
 const LEAST_DOOR = 14;
 /** Lowest door that a person reaches in through. */
 const LEAST_HIGH = 10;
@@ -116,7 +118,20 @@ export const frameHoopPen = (p: HoopPenParams): Build => {
         't',
       ),
     );
-  sketch.hardware('lag', 8, 'end boards to runners');
+  // The sprung hoops push the runners apart: angles hold the corners, the lags keep them from turning.
+  for (const runner of [1, 2])
+    for (const end of [1, 2])
+      sketch.join({
+        kind: 'lag',
+        parts: [`base/runner-${runner}`, `base/end-${end}`],
+        hardware: { 'angle-tie': 1 },
+        fasteners: [
+          { item: 'lag-4', length: 4, count: 2 },
+          { item: 'screw-1-1/4', length: 1.25, count: 4 },
+        ],
+        bite: { through: T, into: 2.5, endGrain: true },
+        instead: true,
+      });
   sketch.assembly({
     id: 'base',
     name: 'base',
@@ -285,7 +300,36 @@ export const frameHoopPen = (p: HoopPenParams): Build => {
       },
     ),
   );
+  for (const part of sketch.parts.filter((x) => x.role === 'hoop')) {
+    const straps = pvc ? 2 : 1 + Math.ceil(part.width / STRAP_AT);
+    const screws = (n: number) => [{ item: 'screw-1-1/4', length: 1.25, count: 2 * n }];
+    for (const runner of [1, 2])
+      sketch.join({
+        kind: 'strap',
+        parts: [part.id, `base/runner-${runner}`],
+        hardware: { 'pipe-strap': straps },
+        fasteners: screws(straps),
+      });
+    sketch.join({
+      kind: 'tie',
+      parts: [part.id, 'ridge/board-1'],
+      hardware: { 'pipe-strap': 1 },
+      fasteners: screws(1),
+    });
+  }
+  for (const runner of [1, 2])
+    sketch.join({
+      kind: 'staple',
+      parts: ['skin/mesh', `base/runner-${runner}`],
+      fasteners: [{ item: 'staple', length: 0.5, count: Math.ceil((to - from) / 3) + 1 }],
+      bite: { through: m, into: 0.5 - m },
+    });
   const tarp = Math.min(p.tarpLength, to - from);
+  sketch.join({
+    kind: 'tie',
+    parts: ['skin/tarp', 'skin/mesh'],
+    hardware: { bungee: 2 * (Math.ceil(tarp / STRAP_AT) + Math.ceil(hoop / STRAP_AT)) },
+  });
   sketch.add(
     band(
       'skin',
@@ -321,8 +365,11 @@ export const frameHoopPen = (p: HoopPenParams): Build => {
   if (p.wheels !== 'none')
     fitWheels(sketch, { wheel: p.wheels, at: WHEEL_AT, width: W, out: 0, joins: 'base', block: 'none' });
   if (p.ropes) {
-    sketch.hardware('rope', 2, 'door end');
-    sketch.hardware('lag', 2, 'rope anchors');
+    sketch.join({
+      kind: 'bolt',
+      parts: ['base/end-1'],
+      hardware: { rope: 2, 'eye-bolt': 2 },
+    });
   }
   fixMesh(sketch, { sides: p.meshSides, overhead: 'washers', only: /^end-/ });
   return sketch.finish({

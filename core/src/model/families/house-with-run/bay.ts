@@ -1,6 +1,7 @@
 import { rectangle } from '../../../geometry/index.ts';
 import type { Pt } from '../../../geometry/index.ts';
 import {
+  capRidge,
   blockRows,
   closeEaves,
   coverSlope,
@@ -29,6 +30,15 @@ const RAFTERS_AT = 32;
 /** Roof of a bay, heights from its foot. */
 export const baySlope = (p: Pick<BayPlan, 'depth' | 'eave' | 'pitch'>): LeanSlope =>
   gableSlope(p.depth, p.eave, p.pitch, '2x4');
+
+/** Mesh cut on site, stapled along its top. */
+const stapled = (sketch: Sketch, mesh: string, long: number, to: string | true): void =>
+  sketch.join({
+    kind: 'staple',
+    parts: [mesh],
+    nearest: to,
+    fasteners: [{ item: 'staple', length: 0.5, count: Math.ceil(long / 3) + 1 }],
+  });
 
 /** Frames one bay with its roof, the closing of the step to the next one, and the fill down to sloping ground. */
 export const frameBay = (sketch: Sketch, p: BayPlan): void => {
@@ -105,6 +115,7 @@ export const frameBay = (sketch: Sketch, p: BayPlan): void => {
           m,
         ),
       );
+      stapled(sketch, `${id}-fill/mesh`, L, id);
       sketch.assembly({
         id: `${id}-fill`,
         name: `${name} fill`,
@@ -241,7 +252,7 @@ export const frameBay = (sketch: Sketch, p: BayPlan): void => {
     L,
     places.map((a) => a + T / 2),
   );
-  if (p.roof === 'metal') sketch.hardware('ridge-cap', Math.ceil(L / 120), 'run ridge');
+  if (p.roof === 'metal') capRidge(sketch, `bay-${p.index + 1}-roof-front/roofing-1`, L);
   if (p.gate !== undefined) frameRunEnd(sketch, p, slope);
   if (p.step > 0.5) closeStep(sketch, p, slope);
 };

@@ -1,5 +1,14 @@
 import type { Build, Fitting } from '../../../unit/index.ts';
-import { cladding, floorLumber, frameRaisedFloor, frameSill, Sketch, fixMesh } from '../../../frame/index.ts';
+import {
+  boltDown,
+  cladding,
+  floorLumber,
+  frameRaisedFloor,
+  frameSill,
+  isSole,
+  Sketch,
+  fixMesh,
+} from '../../../frame/index.ts';
 import { frameHouse, gableRoof, resolveRoosts, USUAL_HOUSE } from '../../house/index.ts';
 import { baySlope, frameBay } from './bay.ts';
 import type { HouseWithRunParams } from './params.ts';
@@ -7,6 +16,9 @@ import type { HouseWithRunParams } from './params.ts';
 /** Clear height of a house's side overhang over the run's roof. */
 const UNDER_OVERHANG = 1;
 const METAL = 0.75;
+
+/** Number of the bay of the run that a panel belongs to. */
+const bayOf = (assembly: string): string | undefined => /^bay-(\d+)-/.exec(assembly)?.[1];
 
 /** Frames a house with a long run of equal bays at its left, each set as much lower as the ground falls over one. */
 export const frameHouseWithRun = (given: HouseWithRunParams, fittings: readonly Fitting[]): Build => {
@@ -27,7 +39,6 @@ export const frameHouseWithRun = (given: HouseWithRunParams, fittings: readonly 
         spacing: 16,
       });
   const z = floor?.top ?? (sill ? frameSill(sketch, L, D) : 0);
-  if (p.foundation === 'slab') sketch.hardware('anchor-bolt', Math.ceil((2 * (L + D)) / 48), 'sole plates to the slab');
   const roof = gableRoof(D, p.wallHeight, p.pitch);
 
   // The run's roof must pass under the house's rafters where they stand out over it.
@@ -94,38 +105,46 @@ export const frameHouseWithRun = (given: HouseWithRunParams, fittings: readonly 
       dig: p.runDig,
     });
   }
-  if (p.runBays > 1) sketch.hardware('carriage-bolt', (p.runBays - 1) * 6, 'between the bays');
+  if (p.foundation === 'slab') boltDown(sketch, isSole, 48);
   fixMesh(sketch, {
     sides: p.meshSides,
     overhead: p.meshOverhead,
     only: /^(bay-\d+-(front|back|roof-\w+)|run-end|step-\d+)\//,
   });
-  return sketch.finish({
-    family: 'house-with-run',
-    capacity: { ...house.capacity, runArea: (p.runLength * (D - 7)) / 144 },
-    facts: {
-      ...house.facts,
-      movable: false,
-      base: [-out - p.runLength, 0, L, D],
-      spans: [
-        ...(floor
-          ? [
-              {
-                what: 'floor joist' as const,
-                item: lumber.joistItem,
-                span: floor.joistSpan,
-                spacing: 16,
-                part: 'base/joist-1',
-              },
-            ]
-          : []),
-        ...house.facts.spans,
-      ],
-      meshItem: p.runMesh,
-      meshHeights: [{ height: Math.min(runEave, 96), assembly: 'bay-1-front' }],
-      bays: { count: p.runBays, length: bay, drop, fill: drop },
+  return sketch.finish(
+    {
+      family: 'house-with-run',
+      capacity: { ...house.capacity, runArea: (p.runLength * (D - 7)) / 144 },
+      facts: {
+        ...house.facts,
+        movable: false,
+        base: [-out - p.runLength, 0, L, D],
+        spans: [
+          ...(floor
+            ? [
+                {
+                  what: 'floor joist' as const,
+                  item: lumber.joistItem,
+                  span: floor.joistSpan,
+                  spacing: 16,
+                  part: 'base/joist-1',
+                },
+              ]
+            : []),
+          ...house.facts.spans,
+        ],
+        meshItem: p.runMesh,
+        meshHeights: [{ height: Math.min(runEave, 96), assembly: 'bay-1-front' }],
+        bays: { count: p.runBays, length: bay, drop, fill: drop },
+      },
     },
-  });
+    {
+      bolted: (a, b) => {
+        const [m, n] = [bayOf(a), bayOf(b)];
+        return m !== undefined && n !== undefined && m !== n;
+      },
+    },
+  );
 };
 
 /** Underside of the run's rafters over a place along the house's left wall. */

@@ -144,6 +144,12 @@ export const closeStep = (sketch: Sketch, p: BayPlan, slope: LeanSlope): void =>
       m,
     ),
   );
+  sketch.join({
+    kind: 'staple',
+    parts: [`${id}/mesh`],
+    nearest: true,
+    fasteners: [{ item: 'staple', length: 0.5, count: Math.ceil((2 * D) / 3) }],
+  });
   sketch.assembly({
     id,
     name: `step below bay ${p.index + 1}`,

@@ -1,6 +1,8 @@
 import { rectangle } from '../../../geometry/index.ts';
 import type { Build } from '../../../unit/index.ts';
 import {
+  plateCorners,
+  withoutSliver,
   boxPart,
   fitWheels,
   framePenLid,
@@ -95,9 +97,10 @@ export const frameFramedPen = (p: LowPenParams): Build => {
 
   const roofing = { thickness: 0.75, cover: 36 };
   const sheets = Math.ceil(roof / roofing.cover - 1e-9);
+  const seams = withoutSliver(Array.from({ length: sheets + 1 }, (_, i) => Math.min(roof, i * roofing.cover)));
   for (let i = 0; i < sheets; i++) {
-    const x0 = i * roofing.cover;
-    const wide = Math.min(roofing.cover, roof - x0);
+    const [x0, x1] = [seams[i] as number, seams[i + 1] as number];
+    const wide = x1 - x0;
     sketch.add(
       boxPart(
         a,
@@ -149,7 +152,7 @@ export const frameFramedPen = (p: LowPenParams): Build => {
           end,
           'grips',
           { id: `grips/block-${k + 1}`, name: 'grip block', role: 'handle', item: '2x4-pt' },
-          [Math.max(0, y), -m - T, H - RAIL - 3.5],
+          [Math.max(0, y), -m - T, H - 3.5],
           [12, T, 3.5],
           'a',
         ),
@@ -167,10 +170,13 @@ export const frameFramedPen = (p: LowPenParams): Build => {
       },
     });
   }
-  if (p.cornerPlates) sketch.hardware('angle-tie', 8, 'corners of the frames');
+  if (p.cornerPlates) plateCorners(sketch, ['left', 'right']);
   if (p.ropes) {
-    sketch.hardware('rope', 2, 'front end');
-    sketch.hardware('lag', 2, 'rope anchors');
+    sketch.join({
+      kind: 'bolt',
+      parts: ['right/top-rail'],
+      hardware: { rope: 2, 'eye-bolt': 2 },
+    });
   }
 
   fixMesh(sketch, { sides: p.meshSides, overhead: p.meshOverhead });

@@ -209,8 +209,8 @@ export const framePicketPen = (p: LowPenParams): Build => {
       tapes: [],
       joins: { to: 'top', how: 'hinged on the centre rail' },
     });
-    sketch.hardware('hinge', 2, `${leaf} lid leaf`);
-    sketch.hardware('latch', 2, `${leaf} lid leaf`);
+    sketch.join({ kind: 'hinge', parts: [`${id}/batten-1`, 'top/centre-rail'], hardware: { hinge: 2 } });
+    sketch.join({ kind: 'latch', parts: [`${id}/batten-2`], nearest: leaf, hardware: { latch: 2 } });
   }
   sketch.face({
     id: 'top',
@@ -220,8 +220,11 @@ export const framePicketPen = (p: LowPenParams): Build => {
     within: [-0.1, 1],
   });
   if (p.ropes) {
-    sketch.hardware('rope', 2, 'front end');
-    sketch.hardware('lag', 2, 'rope anchors');
+    sketch.join({
+      kind: 'bolt',
+      parts: ['right/board-1-1'],
+      hardware: { rope: 2, 'eye-bolt': 2 },
+    });
   }
   return sketch.finish({
     family: 'low-pen',

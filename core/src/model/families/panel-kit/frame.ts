@@ -3,10 +3,6 @@ import { frameRaisedFloor, Sketch } from '../../../frame/index.ts';
 import { frameHouse, leanRoof, resolveLowWall, resolveRoosts, USUAL_HOUSE } from '../../house/index.ts';
 import type { PanelKitParams } from './params.ts';
 
-/** Bolts that hold the six panels: three at each corner, one every 16 in of floor, and one at each end of every second rafter. */
-const boltsOf = (length: number, depth: number): number =>
-  4 * 3 + Math.ceil((2 * (length + depth)) / 16) + 2 * Math.ceil(length / 32);
-
 /** Frames the panel kit: floor, four walls and a roof, each one panel that two people carry, bolted together. */
 export const framePanelKit = (given: PanelKitParams, fittings: readonly Fitting[]): Build => {
   const sketch = new Sketch();
@@ -31,20 +27,23 @@ export const framePanelKit = (given: PanelKitParams, fittings: readonly Fitting[
     bolted: true,
     joins: 'base',
   });
-  sketch.hardware('carriage-bolt', boltsOf(L, D), 'between the panels');
-  return sketch.finish({
-    family: 'panel-kit',
-    capacity: house.capacity,
-    facts: {
-      ...house.facts,
-      movable: false,
-      knockDown: true,
-      base: [0, 0, L, D],
-      spans: [
-        { what: 'floor joist', item: '2x4', span: floor.joistSpan, spacing: 16, part: 'base/joist-1' },
-        ...house.facts.spans,
-      ],
-      meshHeights: [],
+  return sketch.finish(
+    {
+      family: 'panel-kit',
+      capacity: house.capacity,
+      facts: {
+        ...house.facts,
+        movable: false,
+        knockDown: true,
+        base: [0, 0, L, D],
+        spans: [
+          { what: 'floor joist', item: '2x4', span: floor.joistSpan, spacing: 16, part: 'base/joist-1' },
+          ...house.facts.spans,
+        ],
+        meshHeights: [],
+      },
     },
-  });
+    // Every panel comes off again.
+    { bolted: (a, b) => a !== b },
+  );
 };

@@ -145,8 +145,8 @@ export const fitPeakDoors = (
       tapes: [],
       joins: { to: 'right', how: 'head marked in place against the rafter, hung with the mesh outside' },
     });
-    sketch.hardware('hinge', 2, name);
-    sketch.hardware('latch', 1, name);
+    sketch.join({ kind: 'hinge', parts: [`${id}/hinge-stile`], nearest: true, hardware: { hinge: 2 } });
+    sketch.join({ kind: 'latch', parts: [`${id}/lock-stile`], nearest: true, hardware: { latch: 1 } });
   }
   sketch.face({
     id: 'doors',

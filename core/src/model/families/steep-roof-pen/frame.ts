@@ -2,6 +2,7 @@ import { rectangle } from '../../../geometry/index.ts';
 import type { Pt } from '../../../geometry/index.ts';
 import type { Build, TapeMark } from '../../../unit/index.ts';
 import {
+  plateCorners,
   blockRows,
   boxPart,
   coverSlope,
@@ -133,7 +134,14 @@ export const frameSteepRoofPen = (p: SteepRoofPenParams): Build => {
   endPiece('left', 'top', 'back end piece', 0, H - RAIL, '2x4');
   endPiece('right', 'bottom', 'front end piece', L - T, 0, '2x4-pt');
 
-  const places = rafterPlaces(0, L, p.rafterSpacing);
+  const covered = Math.min(p.roofedLength, L);
+  // The covering ends over a rafter of its own.
+  const last = covered - T / 2;
+  const usual = rafterPlaces(0, L, p.rafterSpacing);
+  const places =
+    covered > L - 2 * T
+      ? usual
+      : [...usual.filter((x) => x === 0 || x === L - T || Math.abs(x - last) >= 2 * T), last].sort((x, y) => x - y);
   const half = -(W / 2);
   const ridgeBottom = p.peak - findLumber(RIDGE).width;
   sketch.add(
@@ -146,7 +154,6 @@ export const frameSteepRoofPen = (p: SteepRoofPenParams): Build => {
       'a',
     ),
   );
-  const covered = Math.min(p.roofedLength, L);
   for (const side of ['front', 'back'] as const) {
     const axes = side === 'front' ? sides[1].axes : sides[0].axes;
     const id = `roof-${side}`;
@@ -190,6 +197,8 @@ export const frameSteepRoofPen = (p: SteepRoofPenParams): Build => {
         to: c1,
         lift: 0,
         width: metal.cover,
+        // Sheets meet over a rafter.
+        candidates: (plan.places ?? []).map((x) => x + T / 2),
       });
       if (covered < L - 0.1) {
         const [m0, m1] = along(covered, L);
@@ -278,7 +287,7 @@ export const frameSteepRoofPen = (p: SteepRoofPenParams): Build => {
     mesh: p.mesh,
   });
 
-  sketch.hardware('release', 1, 'front doors');
+  sketch.join({ kind: 'latch', parts: ['door-right/lock-stile'], hardware: { release: 1 } });
   // Bars across the pen between the top rails, clear of the back end and of each other.
   const bars = Math.min(p.roostBars, Math.floor((covered - ROOST_AT) / (ROOST_CLEAR + 3.5)));
   for (let i = 0; i < bars; i++)
@@ -312,7 +321,7 @@ export const frameSteepRoofPen = (p: SteepRoofPenParams): Build => {
   }
   if (p.wheels !== 'none')
     fitWheels(sketch, { wheel: p.wheels, at: WHEEL_AT, width: W, out: m, joins: 'front', how: p.wheelHow });
-  sketch.hardware('angle-tie', 8, 'corners of the frames');
+  plateCorners(sketch, ['left', 'right']);
   if (p.handlebar) {
     const pipe = findPiece('pipe-1');
     const r = pipe.thickness / 2;
@@ -352,7 +361,21 @@ export const frameSteepRoofPen = (p: SteepRoofPenParams): Build => {
       tapes: [],
       joins: { to: 'front', how: 'arms bolted along the bottom rails, pipe between them' },
     });
-    sketch.hardware('carriage-bolt', 4, 'handle arms');
+    for (const k of [1, 2]) {
+      const side = k === 1 ? 'front' : 'back';
+      sketch.join({
+        kind: 'bolt',
+        parts: [`handle/arm-${k}`, `${side}/mesh`, `${side}/bottom-rail`],
+        hardware: { 'carriage-bolt': 2 },
+        instead: true,
+      });
+      sketch.join({
+        kind: 'strap',
+        parts: ['handle/pipe', `handle/arm-${k}`],
+        hardware: { 'pipe-flange': 1 },
+        fasteners: [{ item: 'screw-1-1/4', length: 1.25, count: 4 }],
+      });
+    }
   }
   fixMesh(sketch, { sides: p.meshSides, overhead: 'washers' });
   return sketch.finish({

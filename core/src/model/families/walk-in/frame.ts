@@ -1,11 +1,22 @@
 import type { Build, BuildFacts, Fitting } from '../../../unit/index.ts';
-import { cladding, floorLumber, frameRaisedFloor, frameSill, Sketch, WALL } from '../../../frame/index.ts';
+import {
+  backFixtures,
+  boltDown,
+  cladding,
+  floorLumber,
+  frameRaisedFloor,
+  frameSill,
+  isSole,
+  Sketch,
+  WALL,
+} from '../../../frame/index.ts';
 import type { Foundation } from '../../../frame/index.ts';
 import {
   frameHouse,
   frameInnerWall,
   frameLiner,
   gableRoof,
+  houseAxes,
   leanRoof,
   resolveRoosts,
   needsDoublePlate,
@@ -15,6 +26,8 @@ import type { InnerLine } from '../../house/index.ts';
 import type { WalkInParams } from './params.ts';
 
 const LINER = 0.25;
+/** Heights of the blocks that an inner wall's end studs are nailed to. Common practice, no source. */
+const INNER_NAILERS = [16, 40, 62];
 /** Highest front wall of a lean-to. */
 const HIGHEST_FRONT = 124;
 /** Cubic yards of a gravel pad: a foot beyond the unit on each side, 5 in deep. Common practice, no source. */
@@ -69,12 +82,10 @@ export const frameWalkIn = (given: WalkInParams, fittings: readonly Fitting[]): 
   const slab = p.foundation === 'slab' || sill;
   const foundation: Foundation =
     p.foundation === 'blocks' ? { kind: 'blocks', courses: p.blockCourses } : { kind: 'skids' };
-  if (p.foundation === 'gravel') sketch.hardware('stone', gravelYards(L, D), 'pad under the skids');
   const floor = slab
     ? undefined
     : frameRaisedFloor(sketch, { length: L, depth: D, foundation, ...lumber, spacing: 16 });
   const z = floor?.top ?? (sill ? frameSill(sketch, L, D) : 0);
-  if (p.foundation === 'slab') sketch.hardware('anchor-bolt', Math.ceil((2 * (L + D)) / 48), 'sole plates to the slab');
   const lean = p.roofKind === 'lean';
   const rafterItem = rafterFor(lean ? D - 2 * WALL : D / 2 - WALL);
   const roof = lean
@@ -93,9 +104,23 @@ export const frameWalkIn = (given: WalkInParams, fittings: readonly Fitting[]): 
     ...(slab ? { sole: sill ? '2x4' : '2x4-pt' } : {}),
     doublePlate,
     joins: slab && !sill ? 'front-wall' : 'base',
-    ...(p.liner ? { lining: LINER } : {}),
+    ...(p.liner ? { lining: LINER, liningTop: p.linerHeight } : {}),
     ...(inner ? { inner } : {}),
   });
+  if (p.foundation === 'gravel')
+    sketch.join({ kind: 'rests', parts: ['base/skid-1-1', 'base/skid-1-1-1'], hardware: { stone: gravelYards(L, D) } });
+  // The inner wall's end studs are nailed to blocks where they meet no stud.
+  if (inner)
+    for (const side of ['front', 'back'] as const) {
+      const [from, to] =
+        side === 'front' ? [inner.birdEnd, inner.storeStart] : [L - inner.storeStart, L - inner.birdEnd];
+      backFixtures(
+        sketch,
+        { id: `${side}-wall`, name: `${side} wall`, axes: houseAxes(L, D, z)[side], deep: WALL },
+        house.centres[side],
+        INNER_NAILERS.map((at) => ({ from, to, low: at - 1, high: at + 1 })),
+      );
+    }
   const room = inner
     ? frameInnerWall(sketch, {
         roof,
@@ -157,6 +182,7 @@ export const frameWalkIn = (given: WalkInParams, fittings: readonly Fitting[]): 
     meshHeights: [],
     ...(p.foundation === 'blocks' ? { underfloor: { open: true, clear: z - (floor?.rim ?? 0) } } : {}),
   };
+  if (p.foundation === 'slab') boltDown(sketch, isSole, 48);
   return sketch.finish({
     family: 'walk-in',
     capacity: { ...house.capacity, nests: (house.capacity.nests ?? 0) + nests },
