@@ -1,7 +1,16 @@
 import { checkBuild } from '@rubbet/core/check';
 import { DemandError, planSticks, readDemand } from '@rubbet/core/cut';
 import { drawBuild, ViewError } from '@rubbet/core/draw';
-import { specSchema, writeBuild, writeCutList, writeDxf, writeGltf, writeSvg } from '@rubbet/core/formats';
+import {
+  specSchema,
+  writeBuild,
+  writeCutList,
+  writeDxf,
+  writeGltf,
+  writeJoints,
+  writeRolls,
+  writeSvg,
+} from '@rubbet/core/formats';
 import { clean } from '@rubbet/core/measure';
 import { compareBuilds, measureMass } from '@rubbet/core/unit';
 import { buildSpec, defaultsOf, FAMILIES, findFamily, parseSpec, SpecError } from '@rubbet/core/model';
@@ -35,6 +44,8 @@ const USAGE = `rubbet VERB [FILE | -] [options]; FILE is JSON, - or nothing read
   takeoff SPEC             what to buy
   cutlist SPEC --csv       the cut list as CSV
   cut DEMAND               a stick plan
+  joints SPEC              what holds the parts together, and the step that makes it
+  rolls SPEC               the mesh as one roll plan
   steps SPEC               steps, operations and labour; --miles N, --quantity N
   mass SPEC                weight, centre, lift, pull, wind
   site SURVEY              pad heights from rod readings
@@ -52,6 +63,8 @@ const VERBS = [
   'takeoff',
   'cutlist',
   'cut',
+  'joints',
+  'rolls',
   'steps',
   'mass',
   'site',
@@ -182,6 +195,12 @@ const answer = (call: Call, inputs: Inputs): string => {
       return writeCutList(buildSpec(spec()));
     case 'cut':
       return json(planSticks(readDemand(readJson(call, inputs))));
+    case 'joints': {
+      const build = buildSpec(spec());
+      return json(writeJoints(build, planSteps(build)));
+    }
+    case 'rolls':
+      return json(writeRolls(takeOff(buildSpec(spec())).mesh));
     case 'steps': {
       const miles = readNumber(call, '--miles', 0, 500);
       const quantity = readNumber(call, '--quantity', 1, 50);

@@ -28,6 +28,25 @@ export interface MeshStrips {
   readonly exact: boolean;
 }
 
+/** A strip where it is cut from its roll: `x` along the roll, `y` across it, inches. */
+export interface RollStrip {
+  readonly face: string;
+  readonly x: number;
+  readonly y: number;
+  /** Across the roll, and along it. */
+  readonly width: number;
+  readonly length: number;
+}
+
+/** One roll, and what is cut from it. */
+export interface CutRoll {
+  readonly item: string;
+  readonly width: number;
+  readonly length: number;
+  readonly cost: number;
+  readonly strips: readonly RollStrip[];
+}
+
 /** A mesh plan: strips, and the rolls they come from. */
 export interface MeshPlan {
   readonly strips: readonly MeshStrips[];
@@ -38,78 +57,219 @@ export interface MeshPlan {
     readonly cost: number;
     readonly count: number;
   }[];
+  /** Every roll by itself, with the cuts along it. */
+  readonly layout: readonly CutRoll[];
   readonly cost: number;
 }
 
 /** Laps at seams of a face wider than its roll; common practice, no source. */
 export const MESH_LAP = 2;
+const EPS = 1e-6;
+
+/** One way to cover a face from one width of roll: strips with it or across it. */
+interface Way {
+  readonly face: MeshFace;
+  readonly roll: number;
+  readonly across: number;
+  readonly along: number;
+  readonly strips: number;
+}
 
 const stripsFor = (roll: number, across: number): number =>
-  across <= roll + 1e-6 ? 1 : Math.ceil((across - MESH_LAP) / (roll - MESH_LAP) - 1e-6);
+  across <= roll + EPS ? 1 : Math.ceil((across - MESH_LAP) / (roll - MESH_LAP) - EPS);
+
+const waysOf = (face: MeshFace, widths: readonly number[], longest: number): Way[] => {
+  const all = widths.flatMap((roll) =>
+    (
+      [
+        [face.height, face.width],
+        [face.width, face.height],
+      ] as const
+    ).map(([across, along]) => ({ face, roll, across, along, strips: stripsFor(roll, across) })),
+  );
+  const fits = all.filter((w) => w.along <= longest + EPS);
+  return fits.length > 0 ? fits : all;
+};
+
+/** Widths of the strips of a way: whole rolls, and what is left for the last. */
+const widthsOf = (way: Way): number[] =>
+  Array.from({ length: way.strips }, (_, k) =>
+    k < way.strips - 1 ? way.roll : way.across - (way.strips - 1) * (way.roll - MESH_LAP),
+  );
+
+interface Piece {
+  readonly face: string;
+  readonly width: number;
+  readonly length: number;
+}
+
+/** Strips beside each other across a roll, cut off it together. */
+interface Shelf {
+  readonly length: number;
+  readonly pieces: { readonly piece: Piece; readonly y: number }[];
+  free: number;
+}
+
+/** Lays strips beside each other where a roll is wide enough: the longest first, each beside the first it fits. */
+const shelve = (pieces: readonly Piece[], roll: number): Shelf[] => {
+  const shelves: Shelf[] = [];
+  for (const piece of [...pieces].sort((a, b) => b.length - a.length || b.width - a.width)) {
+    const on = shelves.find((s) => s.free >= piece.width - EPS && s.length >= piece.length - EPS);
+    if (on) {
+      on.pieces.push({ piece, y: roll - on.free });
+      on.free -= piece.width;
+    } else shelves.push({ length: piece.length, pieces: [{ piece, y: 0 }], free: roll - piece.width });
+  }
+  return shelves;
+};
+
+/** Cuts the strips of some ways from the rolls of one width. */
+const cutWidth = (ways: readonly Way[], stock: readonly RollStock[], effort: Effort): CutRoll[] => {
+  const roll = (stock[0] as RollStock).width;
+  const shelves = shelve(
+    ways.flatMap((w) => widthsOf(w).map((width) => ({ face: w.face.id, width, length: w.along }))),
+    roll,
+  );
+  const plan = planSticks(
+    {
+      kerf: 0,
+      endTrim: 0,
+      stock: stock.map((r) => ({ item: r.item, length: r.length, cost: r.cost, quantity: null })),
+      pieces: shelves.map((s, i) => ({
+        id: `${i}`,
+        item: (stock[0] as RollStock).item,
+        length: s.length,
+        quantity: 1,
+      })),
+    },
+    effort,
+  );
+  return plan.sticks.map((stick) => {
+    let x = 0;
+    const strips = stick.cuts.flatMap((cut) => {
+      const shelf = shelves[Number(cut.id)] as Shelf;
+      const from = x;
+      x += cut.length;
+      return shelf.pieces.map(({ piece, y }) => ({
+        face: piece.face,
+        x: from,
+        y,
+        width: piece.width,
+        length: piece.length,
+      }));
+    });
+    return { item: stick.item, width: roll, length: stick.length, cost: stick.cost, strips };
+  });
+};
+
+const costOf = (rolls: readonly CutRoll[]): number => rolls.reduce((sum, r) => sum + r.cost, 0);
+
+/** Every choice of some widths out of all, none left out. */
+const subsets = (widths: readonly number[]): number[][] =>
+  Array.from({ length: 2 ** widths.length - 1 }, (_, n) => widths.filter((_w, k) => ((n + 1) >> k) & 1));
+
+/** What a way takes of a roll, in its money: strips that lie beside others count by their own width. */
+const shareOf = (way: Way, perInch: ReadonlyMap<number, number>): number => {
+  const each = perInch.get(way.roll) ?? 0;
+  return widthsOf(way).reduce((sum, w) => sum + way.along * each * (w > way.roll / 2 ? 1 : w / way.roll), 0);
+};
+
+/** The cheapest cover of the faces of one kind of mesh. */
+const planItem = (
+  faces: readonly MeshFace[],
+  stock: readonly RollStock[],
+  effort: Effort,
+): { ways: Way[]; rolls: CutRoll[] } => {
+  const widths = [...new Set(stock.map((r) => r.width))].sort((a, b) => a - b);
+  const longest = Math.max(...stock.map((r) => r.length));
+  const perInch = new Map(
+    widths.map((w) => [w, Math.min(...stock.filter((r) => r.width === w).map((r) => r.cost / r.length))]),
+  );
+  const cut = (ways: readonly Way[], how: Effort): CutRoll[] =>
+    widths.flatMap((w) => {
+      const mine = ways.filter((way) => way.roll === w);
+      return mine.length === 0
+        ? []
+        : cutWidth(
+            mine,
+            stock.filter((r) => r.width === w),
+            how,
+          );
+    });
+  let best: { ways: Way[]; cost: number } | undefined;
+  const tried = new Set<string>();
+  const look = (ways: Way[]): boolean => {
+    const key = ways.map((w) => `${w.roll}/${w.along}`).join();
+    if (tried.has(key)) return false;
+    tried.add(key);
+    const cost = costOf(cut(ways, 'quick'));
+    if (best && cost >= best.cost - EPS) return false;
+    best = { ways, cost };
+    return true;
+  };
+  // First the unit as a whole from some widths alone, then one face at a time laid otherwise.
+  for (const some of subsets(widths))
+    look(
+      faces.map((f) =>
+        waysOf(f, some, longest).reduce((a, b) => {
+          const d = shareOf(b, perInch) - shareOf(a, perInch);
+          return d < -EPS || (Math.abs(d) <= EPS && b.strips < a.strips) ? b : a;
+        }),
+      ),
+    );
+  if (effort === 'full')
+    for (let round = 0, better = true; better && round < ROUNDS; round++) {
+      better = false;
+      for (const [i, f] of faces.entries())
+        for (const way of waysOf(f, widths, longest)) {
+          const ways = [...(best as { ways: Way[] }).ways];
+          ways[i] = way;
+          if (tried.size < TRIES && look(ways)) better = true;
+        }
+    }
+  const { ways } = best as { ways: Way[] };
+  return { ways, rolls: cut(ways, effort) };
+};
+
+/** How long better covers are looked for. */
+const ROUNDS = 3;
+const TRIES = 300;
 
 /**
- * Chooses for each face the roll width and direction that wastes least, with 2 in laps at seams, then the rolls to buy:
- * strips are cut from rolls as pieces from sticks.
+ * Lays the mesh of a whole unit out together: for every face the width of roll and the direction of its strips, with 2 in laps at
+ * seams, so that the rolls to buy cost least. Strips are cut from rolls as pieces from sticks, narrow ones beside each other.
  */
 export const planRolls = (
   faces: readonly MeshFace[],
   rolls: readonly RollStock[],
   effort: Effort = 'full',
 ): MeshPlan => {
-  const strips = faces.map((f): MeshStrips => {
-    const options = [...new Set(rolls.filter((r) => r.item === f.item).map((r) => r.width))].flatMap((roll) =>
-      (
-        [
-          [f.height, f.width],
-          [f.width, f.height],
-        ] as const
-      ).map(([across, along]) => {
-        const n = stripsFor(roll, across);
-        return {
-          face: f.id,
-          item: f.item,
-          roll,
-          strips: n,
-          length: along,
-          exact: Math.abs(across - roll) < 1 / 16,
-          area: n * roll * along,
-        };
-      }),
-    );
-    const best = options.reduce((a, b) =>
-      b.area < a.area - 1e-6 || (Math.abs(b.area - a.area) < 1e-6 && b.strips < a.strips) ? b : a,
-    );
-    const { area: _area, ...rest } = best;
-    return rest;
-  });
-  const keys = [...new Set(strips.map((s) => `${s.item}|${s.roll}`))];
-  const bought = new Map<string, { item: string; width: number; length: number; cost: number; count: number }>();
-  for (const key of keys) {
-    const mine = strips.filter((s) => `${s.item}|${s.roll}` === key);
-    const first = mine[0] as MeshStrips;
-    const plan = planSticks(
-      {
-        kerf: 0,
-        endTrim: 0,
-        stock: rolls
-          .filter((r) => r.item === first.item && r.width === first.roll)
-          .map((r) => ({ item: key, length: r.length, cost: r.cost, quantity: null })),
-        pieces: mine.map((s, i) => ({ id: `${i}`, item: key, length: s.length, quantity: s.strips })),
-      },
+  const layout: CutRoll[] = [];
+  const chosen = new Map<string, Way>();
+  for (const item of new Set(faces.map((f) => f.item))) {
+    const planned = planItem(
+      faces.filter((f) => f.item === item),
+      rolls.filter((r) => r.item === item),
       effort,
     );
-    for (const stick of plan.sticks) {
-      const k = `${key}|${stick.length}`;
-      const line = bought.get(k) ?? {
-        item: first.item,
-        width: first.roll,
-        length: stick.length,
-        cost: stick.cost,
-        count: 0,
-      };
-      bought.set(k, { ...line, count: line.count + 1 });
-    }
+    layout.push(...planned.rolls);
+    for (const way of planned.ways) chosen.set(way.face.id, way);
   }
-  const list = [...bought.values()];
-  return { strips, rolls: list, cost: list.reduce((sum, r) => sum + r.cost * r.count, 0) };
+  const strips = faces.map((f): MeshStrips => {
+    const way = chosen.get(f.id) as Way;
+    return {
+      face: f.id,
+      item: f.item,
+      roll: way.roll,
+      strips: way.strips,
+      length: way.along,
+      exact: Math.abs(way.across - way.roll) < 1 / 16,
+    };
+  });
+  const bought = new Map<string, MeshPlan['rolls'][number]>();
+  for (const { item, width, length, cost } of layout) {
+    const key = `${item}|${width}|${length}`;
+    bought.set(key, { item, width, length, cost, count: (bought.get(key)?.count ?? 0) + 1 });
+  }
+  return { strips, rolls: [...bought.values()], layout, cost: costOf(layout) };
 };

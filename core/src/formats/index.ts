@@ -6,3 +6,4 @@ export * from './writeDxf.ts';
 export * from './writeGltf.ts';
 export * from './modelFile.ts';
 export * from './writeCsv.ts';
+export * from './writeJoints.ts';

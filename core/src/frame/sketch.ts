@@ -192,13 +192,24 @@ const gapBetween = (a: PartDraft, b: PartDraft): number => {
 
 type Corner = [number, number, number];
 
-const boundsOf = (part: PartDraft): { readonly low: Corner; readonly high: Corner } => {
+interface Box {
+  readonly low: Corner;
+  readonly high: Corner;
+}
+
+const boxes = new WeakMap<PartDraft, Box>();
+
+const boundsOf = (part: PartDraft): Box => {
+  const before = boxes.get(part);
+  if (before) return before;
   const low: Corner = [Infinity, Infinity, Infinity];
   const high: Corner = [-Infinity, -Infinity, -Infinity];
   for (const piece of findPieces(part.shape, part.place))
-    for (let k = 0; k < 3; k++) {
-      low[k] = Math.min(low[k] as number, piece.low[k] as number);
-      high[k] = Math.max(high[k] as number, piece.high[k] as number);
+    for (const k of [0, 1, 2] as const) {
+      low[k] = Math.min(low[k], piece.low[k]);
+      high[k] = Math.max(high[k], piece.high[k]);
     }
-  return { low, high };
+  const box = { low, high };
+  boxes.set(part, box);
+  return box;
 };

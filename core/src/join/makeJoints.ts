@@ -43,8 +43,9 @@ const ONCE: ReadonlySet<Joint['kind']> = new Set([
 ]);
 
 const decide = (meet: Parameters<JoineryRule>[0], scene: Parameters<JoineryRule>[1]): readonly JointDraft[] => {
+  const ways = [meet, turnRound(meet)];
   for (const rule of RULES)
-    for (const seen of [meet, turnRound(meet)]) {
+    for (const seen of ways) {
       const said = rule(seen, scene);
       if (said === 'none') return [];
       if (said) return 'kind' in said ? [said] : said;

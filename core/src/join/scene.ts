@@ -1,4 +1,4 @@
-import { add, cross, dot, isInShape, scale } from '../geometry/index.ts';
+import { add, cross, dot, isInShape, scale, sub } from '../geometry/index.ts';
 import type { Vec3 } from '../geometry/index.ts';
 import { findContacts, lengthDirection } from '../unit/index.ts';
 import type { Contact, JointDraft, PartDraft } from '../unit/index.ts';
@@ -63,11 +63,11 @@ const rectOn = ([u, v]: Basis, c: Contact): Rect => {
   return { lo: [x - hu, y - hv], hi: [x + hu, y + hv] };
 };
 
-/** What two contacts share: its size, and places in it from the middle outward. */
-interface Share {
+/** What two contacts share, along two directions. */
+interface Share extends Rect {
+  readonly basis: Basis;
   readonly long: number;
   readonly short: number;
-  readonly spots: readonly Vec3[];
 }
 
 /** How far inside a part is looked for its wood. */
@@ -81,16 +81,29 @@ const shareOf = (basis: Basis, mine: Contact, theirs: Contact): Share | undefine
   const lo = [Math.max(m.lo[0], t.lo[0]), Math.max(m.lo[1], t.lo[1])] as const;
   const hi = [Math.min(m.hi[0], t.hi[0]), Math.min(m.hi[1], t.hi[1])] as const;
   const [wide, high] = [hi[0] - lo[0], hi[1] - lo[1]];
-  if (wide < 0.5 || high < 0.5) return undefined;
+  return wide < 0.5 || high < 0.5
+    ? undefined
+    : { lo, hi, basis, long: Math.max(wide, high), short: Math.min(wide, high) };
+};
+
+/** The first place of a patch, from its middle outward, that passes. */
+const findSpot = ({ lo, hi, basis }: Share, level: Vec3, passes: (at: Vec3) => boolean): Vec3 | undefined => {
   const [u, v] = basis;
-  const n = mine.normal;
-  const level = scale(n, dot(mine.centre, n));
-  const spots = SPOTS.flatMap((i) =>
-    SPOTS.map((k) =>
-      add(add(scale(u, (lo[0] + hi[0]) / 2 + k * wide), scale(v, (lo[1] + hi[1]) / 2 + i * high)), level),
-    ),
-  );
-  return { long: Math.max(wide, high), short: Math.min(wide, high), spots };
+  for (const i of SPOTS)
+    for (const k of SPOTS) {
+      const x = (lo[0] + hi[0]) / 2 + k * (hi[0] - lo[0]);
+      const y = (lo[1] + hi[1]) / 2 + i * (hi[1] - lo[1]);
+      const at = add(add(scale(u, x), scale(v, y)), level);
+      if (passes(at)) return at;
+    }
+  return undefined;
+};
+
+/** True where two contacts are too far apart to share anything. */
+const areApart = (a: Contact, b: Contact, skin: number): boolean => {
+  const reach = (a.long + a.short + b.long + b.short) / 2 + skin;
+  const d = sub(a.centre, b.centre);
+  return dot(d, d) > reach * reach;
 };
 
 /** True where a contact lies on a wide side of a skin rather than on its edges. */
@@ -100,9 +113,31 @@ export const isOnFace = (skin: PartDraft, c: Contact): boolean => (c.a === skin 
 const isInPlane = (skin: PartDraft, c: Contact): boolean =>
   Math.abs(dot(c.normal, cross(skin.place.u, skin.place.v))) > 0.9;
 
+/** Layers that are never joined to one another, whatever sides they meet with. */
+const STRANGERS: ReadonlySet<string> = new Set(
+  (
+    [
+      ['sheet', 'sheet'],
+      ['mesh', 'mesh'],
+      ['mesh', 'roofing'],
+      ['leaf', 'wall'],
+      ['leaf', 'pen'],
+      ['leaf', 'stop'],
+      ['leaf', 'on'],
+      ['leaf', 'box'],
+      ['stop', 'sheet'],
+      ['stop', 'mesh'],
+      ['over', 'over'],
+      ['over', 'own'],
+    ] as const
+  ).flatMap(([a, b]) => [`${a} ${b}`, `${b} ${a}`]),
+);
+
+const mayJoin = (a: PartDraft, b: PartDraft): boolean => !STRANGERS.has(`${layerOf(a)} ${layerOf(b)}`);
+
 /** What there is to know of how some parts meet. */
 export const lookAt = (parts: readonly PartDraft[], joinery: Joinery): Scene => {
-  const contacts = findContacts(parts);
+  const contacts = findContacts(parts, mayJoin);
   const frames = new Map<PartDraft, Contact[]>();
   for (const c of contacts)
     for (const [skin, other] of [
@@ -115,40 +150,44 @@ export const lookAt = (parts: readonly PartDraft[], joinery: Joinery): Scene => 
         else frames.set(skin, [c]);
       }
   const behind = (skin: PartDraft, contact: Contact): readonly Backing[] => {
-    const out = contact.a === skin ? contact.normal : scale(contact.normal, -1);
-    return (frames.get(skin) ?? []).flatMap((c) => {
-      const far = c.a === skin ? c.normal : scale(c.normal, -1);
+    const mine = contact.a === skin;
+    const out = mine ? contact.normal : scale(contact.normal, -1);
+    const strip = mine ? contact.b : contact.a;
+    const deep = mine ? contact.deepA : contact.deepB;
+    const level = scale(contact.normal, dot(contact.centre, contact.normal));
+    const basis = basisOf(contact);
+    const found: Backing[] = [];
+    for (const c of frames.get(skin) ?? []) {
+      if (areApart(contact, c, deep)) continue;
+      const theirs = c.a === skin;
       // On the other side of the skin.
-      if (dot(out, far) > -0.9) return [];
+      if (dot(out, c.normal) * (theirs ? 1 : -1) > -0.9) continue;
       // The less they share, the nearer to the truth: a slanting place fills less than its bounds.
-      const shares = [basisOf(contact), basisOf(c)].map((basis) => shareOf(basis, contact, c));
-      const [first, second] = shares;
-      if (!first || !second) return [];
+      const first = shareOf(basis, contact, c);
+      const second = first && shareOf(basisOf(c), contact, c);
+      if (!first || !second) continue;
       const share = first.long * first.short <= second.long * second.short ? first : second;
-      const other = c.a === skin ? c.b : c.a;
+      const other = theirs ? c.b : c.a;
       // Where strip, skin and framing are all there: any of them may be cut out or slant away.
-      const at = share.spots.find((spot) => {
-        const over = add(spot, scale(out, DEEP));
-        const under = add(spot, scale(out, -(contact.a === skin ? contact.deepA : contact.deepB) - DEEP));
-        const strip = contact.a === skin ? contact.b : contact.a;
-        return (
-          isInShape(strip.shape, strip.place, over) &&
+      const at = findSpot(
+        share,
+        level,
+        (spot) =>
+          isInShape(strip.shape, strip.place, add(spot, scale(out, DEEP))) &&
           isInShape(skin.shape, skin.place, add(spot, scale(out, -DEEP))) &&
-          isInShape(other.shape, other.place, under)
-        );
-      });
-      if (!at) return [];
-      return [
-        {
+          isInShape(other.shape, other.place, add(spot, scale(out, -deep - DEEP))),
+      );
+      if (at)
+        found.push({
           long: share.long,
           short: share.short,
           at,
           part: other,
-          deep: c.a === skin ? c.deepB : c.deepA,
-          onEnd: (c.a === skin ? c.onB : c.onA) === 'end',
-        },
-      ];
-    });
+          deep: theirs ? c.deepB : c.deepA,
+          onEnd: (theirs ? c.onB : c.onA) === 'end',
+        });
+    }
+    return found;
   };
   return { contacts, bolted: joinery.bolted ?? (() => false), behind };
 };

@@ -104,7 +104,9 @@ const MIGRATIONS: Readonly<Record<number, (plan: Record<string, unknown>) => Rec
       hardware: [],
       fasteners: s.fasteners.map((f) => ({ item: f.item, length: lengthOf(f.item), count: f.count })),
     }));
-    return { ...plan, build: { ...rest, joints }, steps };
+    const takeoff = plan.takeoff as { readonly mesh?: object } & Record<string, unknown>;
+    const mesh = { layout: [], ...(takeoff.mesh ?? {}) };
+    return { ...plan, build: { ...rest, joints }, steps, takeoff: { ...takeoff, mesh } };
   },
 };
 

@@ -4,3 +4,4 @@ export * from './cautions.ts';
 export * from './orderRules.ts';
 export * from './planOperations.ts';
 export * from './progress.ts';
+export * from './placeJoints.ts';

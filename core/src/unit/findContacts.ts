@@ -36,9 +36,17 @@ interface Flat {
   readonly surface: Surface;
 }
 
+/** A part that is a box along the unit's own directions: what its sides are, by the direction that they look in. */
+interface Box {
+  readonly low: Vec3;
+  readonly high: Vec3;
+  readonly surfaces: readonly [Surface, Surface, Surface];
+}
+
 interface Body {
   readonly part: PartDraft;
-  readonly flats: readonly Flat[];
+  readonly flats: () => readonly Flat[];
+  readonly box: Box | undefined;
   readonly low: Vec3;
   readonly high: Vec3;
 }
@@ -89,7 +97,14 @@ const flatsOf = (part: PartDraft): Flat[] => {
   const across = (k: 0 | 1 | 2): Surface =>
     Math.abs(extents[k] - part.thickness) <= Math.abs(extents[k] - part.width) ? 'face' : 'edge';
   const put = (normal: Vec3, rings: readonly (readonly Vec3[])[], surface: Surface): void => {
-    const { low, high } = boundsOf(rings.flat());
+    const low: [number, number, number] = [Infinity, Infinity, Infinity];
+    const high: [number, number, number] = [-Infinity, -Infinity, -Infinity];
+    for (const ring of rings)
+      for (const p of ring)
+        for (const k of [0, 1, 2] as const) {
+          if (p[k] < low[k]) low[k] = p[k];
+          if (p[k] > high[k]) high[k] = p[k];
+        }
     out.push({ normal, offset: dot(normal, (rings[0] as readonly Vec3[])[0] as Vec3), rings, low, high, surface });
   };
   const ringAt = (ring: readonly Pt[], depth: number): Vec3[] => ring.map(([p, q]) => toWorld(place, p, q, depth));
@@ -146,10 +161,94 @@ const flatsOf = (part: PartDraft): Flat[] => {
   return out;
 };
 
+/** Which of the unit's directions a direction runs along; undefined where it is aslant. */
+const axisOf = (d: Vec3): 0 | 1 | 2 | undefined => {
+  for (const k of [0, 1, 2] as const) if (Math.abs(d[k]) > 1 - 1e-9) return k;
+  return undefined;
+};
+
+/** Most parts are plain boxes along the unit's directions: those are met without looking at their outlines. */
+const boxOf = (part: PartDraft): Box | undefined => {
+  const { shape, place } = part;
+  if (shape.outline.length !== 4 || shape.holes.length > 0) return undefined;
+  const ku = axisOf(place.u);
+  const kv = axisOf(place.v);
+  if (ku === undefined || kv === undefined) return undefined;
+  const [x0, y0, x1, y1] = measurePtBounds(shape.outline);
+  const square = shape.outline.every(
+    ([p, q]) =>
+      (Math.abs(p - x0) < 1e-9 || Math.abs(p - x1) < 1e-9) && (Math.abs(q - y0) < 1e-9 || Math.abs(q - y1) < 1e-9),
+  );
+  if (!square) return undefined;
+  const [a, b] = [toWorld(place, x0, y0, 0), toWorld(place, x1, y1, shape.depth)];
+  const axis = lengthAxis(part);
+  const extents = [x1 - x0, y1 - y0, shape.depth] as const;
+  const sideOf = (k: 0 | 1 | 2): Surface =>
+    k === axis ? 'end' : Math.abs(extents[k] - part.thickness) <= Math.abs(extents[k] - part.width) ? 'face' : 'edge';
+  const surfaces: [Surface, Surface, Surface] = ['face', 'face', 'face'];
+  surfaces[ku] = sideOf(0);
+  surfaces[kv] = sideOf(1);
+  surfaces[(3 - ku - kv) as 0 | 1 | 2] = sideOf(2);
+  const low: Vec3 = [Math.min(a[0], b[0]), Math.min(a[1], b[1]), Math.min(a[2], b[2])];
+  const high: Vec3 = [Math.max(a[0], b[0]), Math.max(a[1], b[1]), Math.max(a[2], b[2])];
+  return { low, high, surfaces };
+};
+
+const bodies = new WeakMap<PartDraft, Body>();
+
 const bodyOf = (part: PartDraft): Body => {
-  const flats = flatsOf(part);
-  const { low, high } = boundsOf(flats.slice(0, 2).flatMap((f) => [f.low, f.high]));
-  return { part, flats, low, high };
+  const before = bodies.get(part);
+  if (before) return before;
+  const box = boxOf(part);
+  let known: readonly Flat[] | undefined;
+  const flats = (): readonly Flat[] => (known ??= flatsOf(part));
+  const { low, high } =
+    box ??
+    boundsOf(
+      flats()
+        .slice(0, 2)
+        .flatMap((f) => [f.low, f.high]),
+    );
+  const body = { part, flats, box, low, high };
+  bodies.set(part, body);
+  return body;
+};
+
+const UNIT: readonly [Vec3, Vec3, Vec3] = [
+  [1, 0, 0],
+  [0, 1, 0],
+  [0, 0, 1],
+];
+
+/** Contacts of two boxes. */
+const boxContacts = (a: Body, b: Body, p: Box, q: Box, out: Contact[]): void => {
+  for (const k of [0, 1, 2] as const) {
+    const after = Math.abs(p.high[k] - q.low[k]) <= CLASH_TOLERANCE * 2;
+    if (!after && Math.abs(q.high[k] - p.low[k]) > CLASH_TOLERANCE * 2) continue;
+    const [m, n] = k === 0 ? ([1, 2] as const) : k === 1 ? ([0, 2] as const) : ([0, 1] as const);
+    const lo = [Math.max(p.low[m], q.low[m]), Math.max(p.low[n], q.low[n])] as const;
+    const hi = [Math.min(p.high[m], q.high[m]), Math.min(p.high[n], q.high[n])] as const;
+    const [wide, high] = [hi[0] - lo[0], hi[1] - lo[1]];
+    if (wide <= 0 || high <= 0 || wide * high < LEAST) continue;
+    const centre: [number, number, number] = [0, 0, 0];
+    centre[k] = after ? p.high[k] : p.low[k];
+    centre[m] = (lo[0] + hi[0]) / 2;
+    centre[n] = (lo[1] + hi[1]) / 2;
+    out.push({
+      a: a.part,
+      b: b.part,
+      normal: after ? UNIT[k] : scale(UNIT[k], -1),
+      centre,
+      area: wide * high,
+      long: Math.max(wide, high),
+      short: Math.min(wide, high),
+      along: wide >= high ? UNIT[m] : UNIT[n],
+      onA: p.surfaces[k],
+      onB: q.surfaces[k],
+      deepA: p.high[k] - p.low[k],
+      deepB: q.high[k] - q.low[k],
+    });
+  }
 };
 
 /** How far straight into a part one comes from a point on its side, against `normal`, before its wood ends. */
@@ -223,17 +322,28 @@ const overlap = (a: Flat, b: Flat): { area: number; centre: Vec3; ring: Pt[]; u:
   return { area, centre, ring: points, u, v };
 };
 
+/** Whether two boxes come within reach of each other. */
+const isNear = (p: Pick<Flat, 'low' | 'high'>, q: Pick<Flat, 'low' | 'high'>): boolean =>
+  p.low[0] <= q.high[0] + CLASH_TOLERANCE &&
+  q.low[0] <= p.high[0] + CLASH_TOLERANCE &&
+  p.low[1] <= q.high[1] + CLASH_TOLERANCE &&
+  q.low[1] <= p.high[1] + CLASH_TOLERANCE &&
+  p.low[2] <= q.high[2] + CLASH_TOLERANCE &&
+  q.low[2] <= p.high[2] + CLASH_TOLERANCE;
+
 const contactsOf = (a: Body, b: Body, out: Contact[]): void => {
-  for (const fa of a.flats) {
-    for (const fb of b.flats) {
+  if (a.box && b.box) {
+    boxContacts(a, b, a.box, b.box, out);
+    return;
+  }
+  const others = b.flats().filter((f) => isNear(f, a));
+  if (others.length === 0) return;
+  for (const fa of a.flats()) {
+    if (!isNear(fa, b)) continue;
+    for (const fb of others) {
       if (dot(fa.normal, fb.normal) > OPPOSITE) continue;
       if (Math.abs(fa.offset + fb.offset) > CLASH_TOLERANCE * 2) continue;
-      let apart = false;
-      for (let k = 0; k < 3 && !apart; k++)
-        apart =
-          (fa.low[k] as number) > (fb.high[k] as number) + CLASH_TOLERANCE ||
-          (fb.low[k] as number) > (fa.high[k] as number) + CLASH_TOLERANCE;
-      if (apart) continue;
+      if (!isNear(fa, fb)) continue;
       const shared = overlap(fa, fb);
       if (!shared) continue;
       const [x0, y0, x1, y1] = measurePtBounds(shared.ring);
@@ -266,19 +376,26 @@ const contactsOf = (a: Body, b: Body, out: Contact[]): void => {
   }
 };
 
-/** Every place where two parts lie flat against each other within 1/32 in, in the order of the parts. */
-export const findContacts = (parts: readonly PartDraft[]): Contact[] => {
+/**
+ * Every place where two parts lie flat against each other within 1/32 in, in the order of the parts.
+ * @param worth which pairs are looked at; all of them where left out
+ */
+export const findContacts = (
+  parts: readonly PartDraft[],
+  worth: (a: PartDraft, b: PartDraft) => boolean = () => true,
+): Contact[] => {
   const order = new Map(parts.map((p, i) => [p, i]));
-  const bodies = parts.map(bodyOf).sort((a, b) => a.low[0] - b.low[0]);
+  const sorted = parts.map(bodyOf).sort((a, b) => a.low[0] - b.low[0]);
   const out: Contact[] = [];
   const by = CLASH_TOLERANCE;
-  for (let i = 0; i < bodies.length; i++) {
-    const a = bodies[i] as Body;
-    for (let j = i + 1; j < bodies.length; j++) {
-      const b = bodies[j] as Body;
+  for (let i = 0; i < sorted.length; i++) {
+    const a = sorted[i] as Body;
+    for (let j = i + 1; j < sorted.length; j++) {
+      const b = sorted[j] as Body;
       if (b.low[0] > a.high[0] + by) break;
       if (a.low[1] > b.high[1] + by || b.low[1] > a.high[1] + by) continue;
       if (a.low[2] > b.high[2] + by || b.low[2] > a.high[2] + by) continue;
+      if (!worth(a.part, b.part)) continue;
       const [first, second] = (order.get(a.part) as number) < (order.get(b.part) as number) ? [a, b] : [b, a];
       contactsOf(first, second, out);
     }

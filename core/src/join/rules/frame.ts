@@ -15,6 +15,8 @@ const THROUGH = 1.75;
 const HANGER_FROM = 72;
 /** Pieces that stand in place when their foot or head is fixed: they are nailed aslant from their sides. */
 const ASLANT: ReadonlySet<Role> = new Set(['gable stud', 'post', 'rafter', 'ridge', 'collar', 'brace']);
+/** A contact of rafter and plate longer than this runs along the plate. */
+const ALONG_PLATE = 8;
 /** A slanting nail or screw starts an inch up: what it passes in its own piece, and what is left for the other. */
 const SLANT = { through: 1.15, into: 1.35 } as const;
 /** A pocket screw leaves its piece after this much. */
@@ -107,13 +109,14 @@ const side = (c: Contact): JointDraft | undefined => {
 };
 
 /** A rafter's seat on a plate or rail: tied down, and nailed aslant. */
-const seat = (c: Contact): JointDraft =>
+const seat = (c: Contact, loose: boolean): JointDraft =>
   layerOf(c.b) === 'wall'
     ? make(c, {
         kind: 'tie',
         hardware: [{ item: 'rafter-tie', count: 1 }],
         fasteners: [
-          ...driven({ item: 'nail-2-1/2', length: 2.5 }, 3),
+          // A roof that comes off again is not nailed.
+          ...(loose ? [] : driven({ item: 'nail-2-1/2', length: 2.5 }, 3)),
           ...driven({ item: 'screw-1-1/2', length: 1.5 }, 10),
         ],
         bite: SLANT,
@@ -154,17 +157,20 @@ const bolt = (c: Contact): JointDraft | undefined => {
 export const frameRule: JoineryRule = (c, scene) => {
   if (!isFrame(c.a) || !isFrame(c.b)) return undefined;
   const seated = (c.a.role === 'rafter' && c.onA === 'notch') || (c.b.role === 'rafter' && c.onB === 'notch');
-  if (scene.bolted(c.a.assembly, c.b.assembly) && !seated) return bolt(c) ?? 'none';
+  const loose = scene.bolted(c.a.assembly, c.b.assembly);
+  if (loose && !seated) return bolt(c) ?? 'none';
   const pair = (x: Role, y: Role): boolean => c.a.role === x && c.b.role === y;
   const ends = [c.onA === 'end', c.onB === 'end'] as const;
   if (ends[0] && ends[1]) return 'none';
   // Spacers are held between the two halves of their header.
   if (c.a.role === 'spacer' || c.b.role === 'spacer')
     return pair('header', 'spacer') && c.onA === 'face' && c.onB === 'face' ? undefined : 'none';
-  if (c.a.role === 'rafter' && c.onA === 'notch') return c.onB === 'face' || layerOf(c.b) === 'pen' ? seat(c) : 'none';
+  if (c.a.role === 'rafter' && c.onA === 'notch')
+    return c.onB === 'face' || layerOf(c.b) === 'pen' ? seat(c, loose) : 'none';
   if (c.b.role === 'rafter' && c.onB === 'notch') return undefined;
-  if (c.a.role === 'rafter' && c.b.role === 'plate' && !ends[0]) return seat(c);
-  if (c.a.role === 'plate' && c.b.role === 'rafter') return undefined;
+  // A rafter lies along the plate of a raked wall and crosses those of level ones.
+  if (c.a.role === 'rafter' && c.b.role === 'plate' && !ends[0] && c.long < ALONG_PLATE) return seat(c, loose);
+  if (c.a.role === 'plate' && c.b.role === 'rafter' && c.long < ALONG_PLATE) return undefined;
   if (c.onA === 'notch' && c.onB === 'notch') {
     const f = chooseFastener('screw', Math.min(c.deepA, c.deepB), Math.max(c.deepA, c.deepB));
     return f

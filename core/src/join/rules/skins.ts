@@ -59,12 +59,14 @@ const holdsOf = (skin: PartDraft, c: Contact): number => {
 };
 
 /** Sheets and boards on framing. `a` is the skin. */
-export const sheetRule: JoineryRule = (c) => {
+export const sheetRule: JoineryRule = (c, scene) => {
   if (layerOf(c.a) !== 'sheet' || !isOnFace(c.a, c)) return undefined;
   const onLeaf = c.a.role === 'glazing' && layerOf(c.b) === 'leaf';
   const onBox = c.b.role === 'nest' && c.a.role === 'deck';
   if (!isFrame(c.b) && !onLeaf && !onBox) return undefined;
   if (c.onB === 'end') return 'none';
+  // A skin over the corner of another panel is not screwed to it where the panels come apart.
+  if (scene.bolted(c.a.assembly, c.b.assembly)) return 'none';
   const f = chooseFastener('screw', c.deepA, c.deepB);
   if (!f) return 'none';
   return base(c, 'face-screwed', driven(f, holdsOf(c.a, c)), { bite: { through: c.deepA, into: f.length - c.deepA } });
@@ -156,7 +158,8 @@ export const overRule: JoineryRule = (c, scene) => {
   // A droppings board lies loose on its cleats, to be lifted out and scraped.
   if (c.a.role === 'cleat' && c.b.role === 'liner' && Math.abs(c.normal[2]) > 0.7)
     return base(c, 'rests', [], { parts: [c.b.id, c.a.id] });
-  const all = scene.behind(c.b, c).filter((b) => !b.onEnd);
+  if (plateOnFloor && scene.bolted(c.a.assembly, c.b.assembly)) return 'none';
+  const all = scene.behind(c.b, c).filter((b) => !b.onEnd && !scene.bolted(c.b.assembly, b.part.assembly));
   // What runs along under the strip holds it all the way; else it is held wherever it crosses something.
   const along = all.filter((b) => b.long >= c.long / 2);
   const backing = along.length > 0 && c.long > 2 * c.short ? along.slice(0, 1) : all;
@@ -183,13 +186,13 @@ export const overRule: JoineryRule = (c, scene) => {
       bite: { through: c.deepB, into: 0.5 - c.deepB },
     });
   if (onMesh) return 'none';
-  const f = chooseFastener('screw', c.deepA, c.deepB);
+  const f = chooseFastener('screw', c.deepA, c.deepB, 0.2);
   if (f)
     return base(c, 'face-screwed', driven(f, alongLine(c.long, spacing)), {
       bite: { through: c.deepA, into: f.length - c.deepA },
     });
   // Into a thin skin it is screwed from inside.
-  const inside = chooseFastener('screw', c.deepB, c.deepA);
+  const inside = chooseFastener('screw', c.deepB, c.deepA, 0.2);
   return inside
     ? base(c, 'face-screwed', driven(inside, alongLine(c.long, spacing)), {
         parts: [c.b.id, c.a.id],

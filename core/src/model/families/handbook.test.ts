@@ -58,7 +58,15 @@ describe('handbook', () => {
     const b = build('panel-kit');
     const panels = b.assemblies.filter((a) => ['base', 'wall', 'roof'].includes(a.kind));
     expect(panels).toHaveLength(6);
-    expect(countOf(b.joints, 'carriage-bolt')).toBeGreaterThan(12);
+    expect(countOf(b.joints, 'carriage-bolt-6') + countOf(b.joints, 'carriage-bolt')).toBeGreaterThanOrEqual(12);
+    // No two panels are nailed to each other.
+    const panel = new Map(b.parts.map((p) => [p.id, p.assembly]));
+    const walls = new Set(panels.map((a) => a.id));
+    for (const j of b.joints.filter((k) => k.kind.endsWith('nailed')))
+      expect([j.kind, new Set(j.parts.map((p) => panel.get(p)).filter((a) => walls.has(a ?? ''))).size]).toEqual([
+        j.kind,
+        1,
+      ]);
   });
   it('walk-in: liner to 4 ft, nests into the store', () => {
     const b = build('walk-in');

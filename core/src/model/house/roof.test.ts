@@ -114,7 +114,7 @@ describe('what a roof is covered with', () => {
     expect(bought(b, 'shingle')).toBe(Math.ceil((area * 1.1) / (100 / 3)));
     expect(bought(b, 'felt')).toBe(1);
     expect(bought(b, 'drip-edge')).toBeGreaterThan(4);
-    expect(bought(b, 'nail-roof')).toBeGreaterThanOrEqual(area * 3);
+    expect(bought(b, 'nail-roof-3/4')).toBeGreaterThanOrEqual(area * 3);
     expect([bought(b, 'roof-screw'), bought(b, 'ridge-cap'), bought(b, 'closure'), bought(b, 'metal')]).toEqual([
       0, 0, 0, 0,
     ]);

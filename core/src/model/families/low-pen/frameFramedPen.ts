@@ -152,7 +152,7 @@ export const frameFramedPen = (p: LowPenParams): Build => {
           end,
           'grips',
           { id: `grips/block-${k + 1}`, name: 'grip block', role: 'handle', item: '2x4-pt' },
-          [Math.max(0, y), -m - T, H - 3.5],
+          [Math.max(0, y), -m - T, H - 3.75],
           [12, T, 3.5],
           'a',
         ),

@@ -1,0 +1,67 @@
+import fc from 'fast-check';
+import { MESHES } from '../stock/index.ts';
+import { MESH_LAP, planRolls } from './planRolls.ts';
+import type { MeshFace } from './planRolls.ts';
+
+const rolls = MESHES.flatMap((m) => m.rolls.map((r) => ({ item: m.key, ...r })));
+const cloth = (id: string, width: number, height: number): MeshFace => ({ id, item: 'hardware-cloth', width, height });
+
+describe('the mesh of a unit as one roll plan', () => {
+  it('takes one roll of 24 in where 279 and 144 in of 24 in strip are wanted, and no wider one', () => {
+    const plan = planRolls([cloth('long', 279, 24), cloth('short', 144, 24)], rolls);
+    expect(plan.layout.map((r) => r.width)).toEqual([24]);
+    expect(plan.layout[0]?.length).toBe(600);
+    expect(plan.cost).toBe(7708);
+  });
+  it('cuts small vents from what other faces leave, not from rolls of their own', () => {
+    const long = [cloth('front', 240, 36), cloth('back', 240, 36)];
+    const vents = [cloth('vent-1', 12, 12), cloth('vent-2', 12, 12)];
+    expect(planRolls([...long, ...vents], rolls).cost).toBe(planRolls(long, rolls).cost);
+  });
+  it('lays narrow strips beside each other across a roll', () => {
+    const four = [1, 2, 3, 4].map((k) => cloth(`eave-${k}`, 96, 11.5));
+    const plan = planRolls(four, rolls);
+    expect(plan.layout).toHaveLength(1);
+    expect(new Set(plan.layout[0]?.strips.map((s) => s.y)).size).toBeGreaterThan(1);
+    expect(plan.layout[0]?.length).toBe(300);
+  });
+  it('covers every face, overlaps nothing, stays on its rolls and costs no more than face by face', () => {
+    const face = fc.record({
+      width: fc.integer({ min: 10, max: 280 }),
+      height: fc.integer({ min: 6, max: 100 }),
+      item: fc.constantFrom('hardware-cloth', 'welded-wire'),
+    });
+    fc.assert(
+      fc.property(fc.array(face, { minLength: 1, maxLength: 8 }), (list) => {
+        const faces = list.map((f, i) => ({ id: `f${i}`, ...f }));
+        const plan = planRolls(faces, rolls, 'quick');
+        const strips = plan.layout.flatMap((r) => r.strips);
+        for (const r of plan.layout)
+          for (const [i, s] of r.strips.entries()) {
+            expect(s.x + s.length).toBeLessThanOrEqual(r.length + 1e-6);
+            expect(s.y + s.width).toBeLessThanOrEqual(r.width + 1e-6);
+            for (const t of r.strips.slice(i + 1)) {
+              const apart =
+                s.x + s.length <= t.x + 1e-6 ||
+                t.x + t.length <= s.x + 1e-6 ||
+                s.y + s.width <= t.y + 1e-6 ||
+                t.y + t.width <= s.y + 1e-6;
+              expect(apart).toBe(true);
+            }
+          }
+        for (const f of faces) {
+          const mine = strips.filter((s) => s.face === f.id);
+          const across = mine.reduce((sum, s) => sum + s.width, 0) - MESH_LAP * (mine.length - 1);
+          const [a, b] = [across, mine[0]?.length ?? 0].sort((p, q) => p - q);
+          const [c, d] = [f.width, f.height].sort((p, q) => p - q);
+          expect(a).toBeCloseTo(c as number, 6);
+          expect(b).toBeCloseTo(d as number, 6);
+        }
+        const alone = faces.reduce((sum, f) => sum + planRolls([f], rolls, 'quick').cost, 0);
+        expect(plan.cost).toBeLessThanOrEqual(alone);
+        expect(plan.cost).toBe(plan.rolls.reduce((sum, r) => sum + r.cost * r.count, 0));
+      }),
+      { numRuns: 60 },
+    );
+  });
+});
