@@ -18,9 +18,15 @@ for (const h of HARDWARE) {
 }
 for (const list of byDriver.values()) list.sort((a, b) => a.length - b.length);
 
+/** Screws of thin steel are held by no less than this, where there is so much wood. Common practice, no source. */
+const LEAST_WANTED: Partial<Record<Driver, number>> = { 'roof screw': 1 };
+
 /** What a fastener should be held by: 1¼ in, or one and a half times the thinner part where that is less. */
-export const wantedHold = (through: number, into: number): number =>
-  Math.min(ENOUGH, ENOUGH_SHARE * Math.min(through, into));
+export const wantedHold = (through: number, into: number, driver?: Driver): number =>
+  Math.max(
+    Math.min(ENOUGH, ENOUGH_SHARE * Math.min(through, into)),
+    Math.min(driver ? (LEAST_WANTED[driver] ?? 0) : 0, into - COVER),
+  );
 
 /**
  * The shortest fastener of a kind that passes `through` inches and is held well in the `into` behind, without coming out of it; where
@@ -33,7 +39,7 @@ export const chooseFastener = (
   into: number,
   least = 0.3,
 ): { readonly item: string; readonly length: number } | undefined => {
-  const wanted = through + wantedHold(through, into);
+  const wanted = through + wantedHold(through, into, driver);
   const most = through + into;
   const all = byDriver.get(driver) ?? [];
   const inside = all.filter((f) => f.length <= most - COVER + EPS);

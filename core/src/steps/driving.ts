@@ -17,7 +17,7 @@ const MADE: Readonly<Record<JointKind, string>> = {
   bolt: 'Bolt',
   lag: 'Lag, drilled first',
   strap: 'Strap',
-  tie: 'Tie down, nailed aslant as well',
+  tie: 'Steel angles and ties',
   hinge: 'Hinges',
   latch: 'Bolts and latches',
   hook: 'Hook',
@@ -41,7 +41,9 @@ export const drivingText = (joints: readonly Joint[]): string[] => {
   return kinds.flatMap((kind) => {
     const { fasteners, hardware } = countJoints(joints.filter((j) => j.kind === kind));
     const all = [...hardware, ...fasteners];
-    return all.length === 0 ? [] : [`${MADE[kind]}: ${counted(all)}.`];
+    const nailed = fasteners.some((f) => findHardware(f.item).driver === 'nail');
+    const made = kind === 'tie' && nailed ? 'Tie down, nailed aslant as well' : MADE[kind];
+    return all.length === 0 ? [] : [`${made}: ${counted(all)}.`];
   });
 };
 

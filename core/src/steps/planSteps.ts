@@ -89,7 +89,11 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles
       verb: 'cut',
       title: `Cut the ${findItem(item).name}`,
       text: [
-        `${mine.length} pieces of ${groups.length} lengths, by the stick bars: long pieces first.`,
+        mine.length === 1
+          ? 'One piece, by the stick bars.'
+          : groups.length === 1
+            ? `${mine.length} pieces of one length, by the stick bars.`
+            : `${mine.length} pieces of ${groups.length} lengths, by the stick bars: long pieces first.`,
         'Stack equal pieces against the stop and cut them together; write the mark on each.',
       ],
       station: 'saw',
@@ -106,7 +110,7 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles
         verb: 'cut',
         title: 'Cut the sheets',
         text: [
-          `${sheets.length} pieces by the sheet layouts.`,
+          sheets.length === 1 ? 'One piece by the sheet layout.' : `${sheets.length} pieces by the sheet layouts.`,
           'Openings are cut out here on the bench, not after the wall stands.',
         ],
         station: 'saw',

@@ -362,6 +362,8 @@ export interface components {
     readonly Assembly: import('@rubbet/core/unit').Assembly;
     /** @enum {string} */
     readonly AssemblyKind: import('@rubbet/core/unit').AssemblyKind;
+    /** @description What a fastener goes through and what it is held in, inches along it, where it is driven square. */
+    readonly Bite: import('@rubbet/core/unit').Bite;
     /** @description A planned block. `start` and `end` are working minutes since the calendar's first day began. */
     readonly Block: import('@rubbet/core/schedule').Block;
     /** @description The crew board. */
@@ -543,6 +545,8 @@ export interface components {
       readonly miles: number;
       readonly summary: components['schemas']['SeenSummary'] | null;
     };
+    /** @description Fasteners that a joint takes: an item of stock, its length in inches, and how many. */
+    readonly Driven: import('@rubbet/core/unit').Driven;
     /** @description What was earned in a month: orders handed over in it, and their accepted prices taken apart. Cents. */
     readonly EarningsMonth: {
       /** @description `2026-05`. */
@@ -563,6 +567,8 @@ export interface components {
      * @enum {string}
      */
     readonly Fit: import('@rubbet/core/unit').Fit;
+    /** @description Things other than driven fasteners that a joint takes: hinges, ties, straps, bolts. */
+    readonly Fitted: import('@rubbet/core/unit').Fitted;
     /** @description A fitting put at a place on a wall by hand: rough opening sizes in inches, `left` from the wall's left end seen from outside, `bottom` from its foot. One with the id of a fitting of the parameters (door, pop, nest, window) takes its place. */
     readonly Fitting: import('@rubbet/core/unit').Fitting;
     /**
@@ -583,8 +589,6 @@ export interface components {
     readonly FrameNote: import('@rubbet/core/unit').FrameNote;
     /** @description Something to measure before going on. */
     readonly Gate: import('@rubbet/core/steps').Gate;
-    /** @description Counted fittings that are not drawn: hinges, latches, ropes. */
-    readonly HardwareUse: import('@rubbet/core/unit').HardwareUse;
     /** @description That the server and its database answer. */
     readonly Health: {
       readonly ok: boolean;
@@ -615,6 +619,13 @@ export interface components {
       readonly file: string | null;
       readonly createdAt: string;
     };
+    /** @description What ties parts to each other. `parts` in the order in which fasteners pass through them; one part alone is tied to what carries the unit or to what hangs on it. Made at the step in which its last part goes on. */
+    readonly Joint: import('@rubbet/core/unit').Joint;
+    /**
+     * @description How two parts hold together.
+     * @enum {string}
+     */
+    readonly JointKind: import('@rubbet/core/unit').JointKind;
     /** @description Minutes of labour by kind of work. Defaults common practice, no source; rates learn from logged times later. */
     readonly LabourRates: import('@rubbet/core/steps').LabourRates;
     /**
