@@ -320,6 +320,8 @@ const asFace = (
 
 /** Distance of the blocks that carry a barge rafter. Common practice, no source. */
 const LOOKOUT_AT = 24;
+/** Lookouts keep this far from a wall's corner, where trim stands. */
+const CORNER = 4;
 /** An overhang shorter than this leaves no room for a block. */
 const LEAST_LOOKOUT = 0.5;
 
@@ -346,16 +348,21 @@ export const frameLookouts = (
     base - d * Math.sin(angle) + q * c,
   ];
   const [first, last] = [places[0] ?? 0, places.at(-1) ?? 0];
-  for (const [k, [a, wide]] of (
+  for (const [k, [from, to]] of (
     [
-      [edges[0] + T, first - out - edges[0] - T],
-      [last + T + out, edges[1] - last - T - out],
+      [edges[0] + T, first],
+      [last + T, edges[1]],
     ] as const
   ).entries()) {
-    if (wide < LEAST_LOOKOUT) continue;
+    if (to - from - out < LEAST_LOOKOUT) continue;
     for (let r = 0; r < rows; r++) {
-      // Clear of the plumb cuts at both ends.
-      const d = 4 + ((run - 8) * r) / (rows - 1);
+      // Clear of the plumb cuts at both ends, and of the wall's corners.
+      const wanted = 4 + ((run - 8) * r) / (rows - 1);
+      const t = -plan.front + wanted * c;
+      const beside = [0, s.depth].find((corner) => Math.abs(t - corner) < CORNER);
+      const inward = beside === undefined ? t : beside === 0 ? CORNER : s.depth - CORNER;
+      const d = (inward + plan.front) / c;
+      const beyond = inward < 0 || inward > s.depth;
       const ring: Pt[] = [at(d - T / 2, -deep), at(d + T / 2, -deep), at(d + T / 2, 0), at(d - T / 2, 0)];
       sketch.add(
         polyPart(
@@ -364,8 +371,9 @@ export const frameLookouts = (
           { id: `${plan.id}/lookout-${k + 1}-${r + 1}`, name: 'lookout', role: 'blocking', item: plan.rafterItem },
           'tz',
           ring,
-          a,
-          wide,
+          // In front of the wall there is no siding between.
+          beyond || k === 0 ? from : from + out,
+          to - from - (beyond ? 0 : out),
           { turn: (-angle * 180) / Math.PI + 90, form: 'section' },
         ),
       );

@@ -13,7 +13,7 @@ describe('a fastener is chosen by what it passes and what holds it', () => {
     ['screw', 0.75, 0.75, 'screw-1-1/4', 'two 1×4s face to face'],
     ['screw', 0.625, 1.5, 'screw-2', 'a picket into a 2×2'],
     ['roof nail', 0.25, 0.5, 'nail-roof-3/4', 'shingles on ½ in deck'],
-    ['roof screw', 1 / 32 + 0.5, 3.5, 'roof-screw', 'metal through ½ in deck into a rafter'],
+    ['roof screw', 1 / 32 + 0.5, 3.5, 'roof-screw-2', 'metal through ½ in deck into a rafter'],
   ] as const)('%s through %d into %d: %s, %s', (driver, through, into, item, _what) => {
     expect(chooseFastener(driver, through, into)?.item).toBe(item);
   });

@@ -48,11 +48,11 @@ const butt = (c: Contact): JointDraft | undefined => {
           bite: SLANT,
         });
   if (a.role === 'leg' || (b.role === 'leg' && a.role !== 'rail' && a.role !== 'brace'))
-    // The rim sits on the leg: straps let in over both hold it where no screw reaches.
+    // The rim sits on the leg: a strap let in over both holds it where no screw reaches, on every side that has a rim.
     return make(c, {
       kind: 'strap',
-      hardware: [{ item: 'post-strap', count: 2 }],
-      fasteners: driven({ item: 'screw-1-1/2', length: 1.5 }, 16),
+      hardware: [{ item: 'post-strap', count: 1 }],
+      fasteners: driven({ item: 'screw-1-1/2', length: 1.5 }, 8),
       bite: { through: 1 / 16, into: 1.4375 },
     });
   if (a.role === 'header' && b.role === 'jack') return undefined;
@@ -162,6 +162,10 @@ export const frameRule: JoineryRule = (c, scene) => {
   const pair = (x: Role, y: Role): boolean => c.a.role === x && c.b.role === y;
   const ends = [c.onA === 'end', c.onB === 'end'] as const;
   if (ends[0] && ends[1]) return 'none';
+  // A ridge sits on its post; what holds it is nailed through the sides.
+  if (c.a.role === 'post' && c.b.role === 'ridge' && c.onA === 'notch')
+    return make(c, { kind: 'rests', fasteners: [] });
+  if (c.a.role === 'ridge' && c.b.role === 'post' && c.onB === 'notch') return undefined;
   // Spacers are held between the two halves of their header.
   if (c.a.role === 'spacer' || c.b.role === 'spacer')
     return pair('header', 'spacer') && c.onA === 'face' && c.onB === 'face' ? undefined : 'none';
@@ -171,7 +175,9 @@ export const frameRule: JoineryRule = (c, scene) => {
   // A rafter lies along the plate of a raked wall and crosses those of level ones.
   if (c.a.role === 'rafter' && c.b.role === 'plate' && !ends[0] && c.long < ALONG_PLATE) return seat(c, loose);
   if (c.a.role === 'plate' && c.b.role === 'rafter' && c.long < ALONG_PLATE) return undefined;
-  if (c.onA === 'notch' && c.onB === 'notch') {
+  // Both pieces keep half their thickness where they cross.
+  const halved = (deep: number, part: Contact['a']): boolean => Math.abs(deep - part.thickness / 2) < 0.02;
+  if (c.onA !== 'end' && c.onB !== 'end' && halved(c.deepA, c.a) && halved(c.deepB, c.b)) {
     const f = chooseFastener('screw', Math.min(c.deepA, c.deepB), Math.max(c.deepA, c.deepB));
     return f
       ? make(c, {
