@@ -1,3 +1,5 @@
+import { planSticks } from '../cut/index.ts';
+import { stickDemandOf } from '../takeoff/index.ts';
 import type { Spec } from '../model/index.ts';
 import type { Step } from '../steps/index.ts';
 import { HARDWARE } from '../stock/index.ts';
@@ -70,9 +72,12 @@ export const adoptWorkPlan = (
     view: 'three',
   });
   const steps = kept.steps.map((id, i) => computed.get(id) ?? bare(id, kept.steps[i - 1]));
+  const own = plan.build.parts.filter((p) => parts.has(p.id));
   return {
     ...plan,
-    build: { ...plan.build, parts: plan.build.parts.filter((p) => parts.has(p.id)) },
+    build: { ...plan.build, parts: own },
+    // Sticks for just those parts.
+    takeoff: { ...plan.takeoff, sticks: planSticks(stickDemandOf(own)) },
     steps: steps.map((s) => ({ ...s, needs: s.needs.filter((n) => known.has(n)) })),
     operations: plan.operations.map((o) => ({ ...o, steps: o.steps.filter((id) => known.has(id)) })),
   };
