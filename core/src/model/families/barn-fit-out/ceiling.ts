@@ -66,17 +66,20 @@ export const frameCeiling = (sketch: Sketch, p: BarnFitOutParams, z: number): Ce
   for (let b = 0; b * 2 < edges.length; b++) {
     const x0 = edges[b * 2] as number;
     const x1 = edges[b * 2 + 1] as number;
-    joists.forEach((y, i) =>
+    joists.forEach((y, i) => {
+      // Over the front plate it is as deep as the beams, so that nothing stays open under it.
+      const front = i === 0;
+      const deep = front ? BEAM : JOIST;
       add(
         `joist-${b + 1}-${i + 1}`,
-        i === 0 || i === joists.length - 1 ? 'end joist' : 'ceiling joist',
+        front ? 'rim over the front plate' : i === joists.length - 1 ? 'end joist' : 'ceiling joist',
         'joist',
-        joistItem,
-        [x0, y, top - JOIST],
-        [x1 - x0, T, JOIST],
+        front ? '2x6' : joistItem,
+        [x0, y, top - deep],
+        [x1 - x0, T, deep],
         'a',
-      ),
-    );
+      );
+    });
   }
   const wall = (part: string, long: number) =>
     sketch.join({

@@ -129,6 +129,19 @@ export const framePicketPen = (p: LowPenParams): Build => {
   side('left', 'left end', wallAxes('left', [0, W, 0]), [BOARD, W - BOARD], endSpindles, endMesh, 0);
   side('right', 'right end', wallAxes('right', [L, 0, 0]), [BOARD, W - BOARD], endSpindles, endMesh, 0);
 
+  // An end's mesh reaches the corner spindles with its edges turned round them.
+  for (const [end, first, last] of [
+    ['left', `front/spindle-1`, `back/spindle-${longSpindles.length}`],
+    ['right', `front/spindle-${longSpindles.length}`, `back/spindle-1`],
+  ] as const)
+    for (const spindle of [first, last])
+      sketch.join({
+        kind: 'staple',
+        parts: [`${end}/mesh`, spindle],
+        fasteners: [{ item: 'staple', length: 0.5, count: Math.ceil(H / 3) + 1 }],
+        bite: { through: m, into: 0.5 - m },
+      });
+
   const a = UNIT_AXES;
   const mid = L / 2;
   sketch.add(

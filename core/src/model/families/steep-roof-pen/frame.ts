@@ -2,6 +2,7 @@ import { rectangle } from '../../../geometry/index.ts';
 import type { Pt } from '../../../geometry/index.ts';
 import type { Build, TapeMark } from '../../../unit/index.ts';
 import {
+  closeEaves,
   plateCorners,
   blockRows,
   boxPart,
@@ -176,6 +177,8 @@ export const frameSteepRoofPen = (p: SteepRoofPenParams): Build => {
     };
     const framing = { ...plan, front: half - ridgeThick / 2 };
     frameLeanRafters(sketch, framing);
+    // What is open between the rafters over the top rail.
+    closeEaves(sketch, framing, plan.places ?? [], 'mesh', p.mesh);
     const common = { candidates: [], course: 1000, beyond: 0, width: 1000 };
     if (p.cover === 'metal') {
       const metal = findRoofing('metal');
