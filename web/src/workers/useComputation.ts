@@ -6,6 +6,8 @@ interface Answer {
   readonly id: number;
   readonly result?: OrderComputation;
   readonly fault?: string;
+  /** What is wrong once more, with the mends that were proved since. */
+  readonly findings?: OrderComputation['findings'];
 }
 
 /** Computes an order off the main thread; keeps the last answer while the next is under way. */
@@ -17,7 +19,13 @@ export const useComputation = (input: OrderInput | undefined, rules: BusinessRul
   useEffect(() => {
     const w = new Worker(new URL('./compute.worker.ts', import.meta.url), { type: 'module' });
     w.onmessage = (event: MessageEvent<Answer>) => {
-      if (event.data.id === newest.current.id) setAnswer({ ...event.data, ...newest.current });
+      const { findings, ...rest } = event.data;
+      if (rest.id !== newest.current.id) return;
+      if (findings)
+        setAnswer((before) =>
+          before?.result && before.id === rest.id ? { ...before, result: { ...before.result, findings } } : before,
+        );
+      else setAnswer({ ...rest, ...newest.current });
     };
     worker.current = w;
     return () => {
