@@ -81,7 +81,7 @@ export const fitWindow = (
       to: plan.joins,
       how:
         plan.style === 'mesh'
-          ? 'mesh from the inside over the opening, stapled every 3″ under battens'
+          ? 'mesh from the inside over the opening, stapled every 3″'
           : 'mesh from the inside over the opening, then the sash with an even ⅛″ gap',
     },
   });

@@ -1,33 +1,15 @@
-import { countJoints, groupParts, partsOf } from '../unit/index.ts';
+import { groupParts, partsOf } from '../unit/index.ts';
 import type { Assembly, Build, Part } from '../unit/index.ts';
 import { findItem } from '../stock/index.ts';
 import { CAUTIONS } from './cautions.ts';
-import { drivingText, drivingTools } from './driving.ts';
-import { placeJoints } from './placeJoints.ts';
-import { isOver, isSkin, skinText } from './skin.ts';
+import { coverText, isOver, isSkin, skinText } from './skin.ts';
 import { TOOLS } from './tools.ts';
+import { withJoints } from './withJoints.ts';
 import { LABOUR_RATES } from './types.ts';
 import type { LabourRates, Step, Verb } from './types.ts';
 
 const area = (parts: readonly Part[]): number => parts.reduce((sum, p) => sum + (p.length * p.width) / 144, 0);
 const isLumber = (p: Part): boolean => findItem(p.item).kind === 'lumber';
-
-/** The steps with the joints that are made in each: what they take, how they are driven, and with which tools. */
-const withJoints = (build: Build, steps: readonly Step[]): Step[] => {
-  const at = placeJoints(build, steps);
-  return steps.map((step) => {
-    const joints = at.get(step.id) ?? [];
-    if (joints.length === 0) return step;
-    const tools = [...step.tools.filter((t) => !/driver|nailer|stapler/.test(t)), ...drivingTools(joints)];
-    return {
-      ...step,
-      text: [...step.text, ...drivingText(joints)],
-      tools: [...new Set(tools)],
-      joints: joints.map((j) => j.id),
-      ...countJoints(joints),
-    };
-  });
-};
 
 /** Diagonal of a rectangle, the length to read corner to corner. */
 export const diagonal = (width: number, height: number): number => Math.hypot(width, height);
@@ -196,7 +178,10 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles
           id: `${a.id}/skin`,
           verb: 'skin',
           title: `Skin the ${a.name} while it lies flat`,
-          text: skinText(skin),
+          text: skinText(
+            skin,
+            build.openings.filter((o) => o.assembly === a.id),
+          ),
           station: 'bay',
           assembly: a.id,
           parts: ids(skin),
@@ -274,7 +259,13 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles
           id: `${a.id}/frame`,
           verb: 'frame',
           title: `Set the rafters of the ${a.name}`,
-          text: ['Rafters over studs, crown up; tie each to both plates.'],
+          text: [
+            framing.some((p) => p.notches.length > 1)
+              ? 'Rafters over studs, crown up; each tied to both plates.'
+              : build.parts.some((p) => p.role === 'ridge')
+                ? 'Rafters crown up, in pairs against the ridge; each tied to its plate.'
+                : 'Rafters crown up; each tied down where it sits.',
+          ],
           station: 'bay',
           assembly: a.id,
           parts: ids(framing),
@@ -289,10 +280,7 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles
         id: `${a.id}/cover`,
         verb: 'roof',
         title: `Cover the ${a.name}`,
-        text: [
-          'Mesh in before the metal that covers its edge.',
-          'Square to the eave, screws in the flats through gaskets.',
-        ],
+        text: coverText(cover),
         station: 'bay',
         assembly: a.id,
         parts: ids(cover),

@@ -1,7 +1,8 @@
-import type { MeshFixing, Part } from '../unit/index.ts';
+import { findItem } from '../stock/index.ts';
+import type { MeshFixing, Opening, Part } from '../unit/index.ts';
 import { MESH_LAP } from '../cut/index.ts';
 
-const SKIN_ROLES = new Set(['siding', 'mesh', 'roofing', 'deck']);
+const SKIN_ROLES = new Set(['siding', 'mesh', 'roofing', 'deck', 'cover']);
 /** What goes over the skin's joints and edges. */
 const OVER_ROLES = new Set(['batten', 'trim']);
 /** What goes on a panel's framing while it lies flat. */
@@ -16,8 +17,26 @@ const MESH_HELD: Readonly<Record<MeshFixing, string>> = {
   lap: `lap it ${MESH_LAP} in around the edge and staple it there every 3 in`,
 };
 
+/** What to mind when a roof or a side is covered: only what is in it. */
+export const coverText = (cover: readonly Part[]): readonly string[] => {
+  const has = (test: (p: Part) => boolean): boolean => cover.some(test);
+  const mesh = has((p) => p.role === 'mesh');
+  const metal = has((p) => p.item === 'metal');
+  return [
+    ...(mesh && metal ? ['Mesh in before the metal that covers its edge.'] : []),
+    ...(mesh && has((p) => p.role === 'cover') ? ['The tarp goes on after the mesh, tied over it.'] : []),
+    ...(metal ? ['Square to the eave, screws in the flats through gaskets.'] : []),
+    ...(has((p) => p.item === 'shingle')
+      ? ['Felt from the eave up, each strip over the last; courses square to the eave.']
+      : []),
+    ...(!mesh && !metal && has((p) => p.role === 'siding' || p.role === 'deck')
+      ? ['Edges on the middle of a rafter.']
+      : []),
+  ];
+};
+
 /** What to mind when a panel is skinned: mesh first, then sheets, then what goes over their edges. */
-export const skinText = (skin: readonly Part[]): readonly string[] => {
+export const skinText = (skin: readonly Part[], openings: readonly Opening[] = []): readonly string[] => {
   const meshes = skin.filter((p) => p.role === 'mesh');
   const boards = skin.filter((p) => p.role !== 'mesh' && !isOver(p));
   const over = skin.filter(isOver);
@@ -29,8 +48,12 @@ export const skinText = (skin: readonly Part[]): readonly string[] => {
       : []),
     ...(boards.length > 0
       ? [
-          'Nest blocking and the holes through to the nests are in before the sheet goes on.',
-          'Trim the sheet flush at the openings with a bearing bit.',
+          ...(openings.some((o) => o.kind === 'nest')
+            ? ['Nest blocking and the holes through to the nests are in before the sheet goes on.']
+            : []),
+          ...(openings.length > 0 && boards.some((p) => findItem(p.item).kind === 'sheet')
+            ? ['Trim the sheet flush at the openings with a bearing bit.']
+            : []),
         ]
       : []),
     ...(over.length > 0
