@@ -123,7 +123,8 @@ export const fitCupola = (
           ring,
           at - w - LIP,
           2 * (w + LIP),
-          { form: 'section' },
+          // Laid along its slope, so that it is listed as it is cut.
+          { form: 'section', turn: (-s * Math.atan(FALL) * 180) / Math.PI },
         ),
       );
     roof('deck', layer(0, ROOF));
