@@ -133,6 +133,9 @@ export class Sketch {
 
   #asked(): JointDraft[] {
     const byId = new Map(this.#parts.map((p) => [p.id, p]));
+    // Sorted once: many joints ask for what is nearest.
+    const frames = this.#parts.filter(isFrame);
+    const sheets = this.#parts.filter((p) => isFrame(p) || layerOf(p) === 'sheet' || layerOf(p) === 'mesh');
     return this.#asks.flatMap(
       ({ kind, parts, nearest, onSheets, hardware, fasteners, bite, instead }): JointDraft[] => {
         const known = parts.filter((id) => byId.has(id));
@@ -140,7 +143,7 @@ export class Sketch {
         if (known.length === 0) return [];
         const first = byId.get(known[0] ?? '');
         const other =
-          nearest !== undefined && first ? this.#nearestTo(first, nearest, known, onSheets === true) : undefined;
+          nearest !== undefined && first ? nearestOf(onSheets ? sheets : frames, first, nearest, known) : undefined;
         return [
           {
             kind,
@@ -155,33 +158,38 @@ export class Sketch {
       },
     );
   }
-
-  /** The framing nearest to a part, uprights before what lies across where both are as near. */
-  #nearestTo(part: PartDraft, where: string | true, but: readonly string[], sheets: boolean): PartDraft | undefined {
-    const box = boundsOf(part);
-    let best: { readonly part: PartDraft; readonly far: number } | undefined;
-    for (const p of this.#parts) {
-      if (!(isFrame(p) || (sheets && (layerOf(p) === 'sheet' || layerOf(p) === 'mesh'))) || but.includes(p.id))
-        continue;
-      if (where === true ? p.assembly === part.assembly : p.assembly !== where) continue;
-      const other = boundsOf(p);
-      let square = 0;
-      let beside = 0;
-      for (const k of [0, 1, 2] as const) {
-        const [from, to] = [Math.max(box.low[k], other.low[k]), Math.min(box.high[k], other.high[k])];
-        if (from > to) square += (from - to) ** 2;
-        else beside += to - from;
-      }
-      // The longer it runs beside, the better it carries a hinge.
-      const longer = Math.min(1, beside / 200);
-      if (best && Math.sqrt(square) - longer >= best.far) continue;
-      // Boxes of slanting pieces reach farther than they do.
-      const far = gapBetween(part, p) - longer;
-      if (!best || far < best.far - 1e-9) best = { part: p, far };
-    }
-    return best?.part;
-  }
 }
+
+/** The candidate nearest to a part, of an assembly or of any but its own; uprights before what lies across where both are as near. */
+const nearestOf = (
+  candidates: readonly PartDraft[],
+  part: PartDraft,
+  where: string | true,
+  but: readonly string[],
+): PartDraft | undefined => {
+  const box = boundsOf(part);
+  let best: { readonly part: PartDraft; readonly far: number } | undefined;
+  for (const p of candidates) {
+    if (where === true ? p.assembly === part.assembly : p.assembly !== where) continue;
+    if (but.includes(p.id)) continue;
+    const other = boundsOf(p);
+    let square = 0;
+    let beside = 0;
+    for (const k of [0, 1, 2] as const) {
+      const from = Math.max(box.low[k], other.low[k]);
+      const to = Math.min(box.high[k], other.high[k]);
+      if (from > to) square += (from - to) ** 2;
+      else beside += to - from;
+    }
+    // The longer it runs beside, the better it carries a hinge.
+    const longer = Math.min(1, beside / 200);
+    if (best && Math.sqrt(square) - longer >= best.far) continue;
+    // Boxes of slanting pieces reach farther than they do.
+    const far = gapBetween(part, p) - longer;
+    if (!best || far < best.far - 1e-9) best = { part: p, far };
+  }
+  return best?.part;
+};
 
 const gapBetween = (a: PartDraft, b: PartDraft): number => {
   let least = Infinity;

@@ -11,7 +11,9 @@ export interface ComputeRequest {
 }
 
 /** Lets newer questions in between two mends that are tried. */
-const pause = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
+const pause = (ms = 0): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
+/** Nothing is tried while somebody is still turning a length. */
+const QUIET = 250;
 
 let newest = 0;
 
@@ -22,6 +24,7 @@ const prove = async ({ id, input, rules }: ComputeRequest, findings: readonly Fi
     ...(input.flock ? { flock: input.flock } : {}),
     ...(input.site ? { site: input.site } : {}),
   });
+  await pause(QUIET);
   for (;;) {
     await pause();
     if (newest !== id) return;
