@@ -226,7 +226,7 @@ export const testFamily = (key: string): void => {
           expect(takeoffFaults(b)).toEqual([]);
           expect(countFaults(b)).toEqual([]);
         }),
-        options(25, 17),
+        options(15, 17),
       );
     });
 
@@ -241,7 +241,7 @@ export const testFamily = (key: string): void => {
           expect(measureMass(m).weight).toBeCloseTo(measureMass(b).weight, 6);
           expect(measureMass(m).centre[0]).toBeCloseTo(x0 + x1 - measureMass(b).centre[0], 6);
         }),
-        options(20, 19),
+        options(12, 19),
       );
     });
 

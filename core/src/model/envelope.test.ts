@@ -6,6 +6,7 @@ import { buildSpec, parseSpec } from './spec.ts';
 /** Fine enough that no sloping mesh is stepped through; half an inch does where all that slopes is of wood. */
 const CELL = 0.375;
 const COARSE = 0.5;
+const WOODEN = new Set(['raised-lean-to', 'raised-gable', 'skid-house', 'panel-kit', 'walk-in', 'barn-fit-out']);
 
 /** Where a bar gets out, to the inch. */
 const leak = (
@@ -14,12 +15,9 @@ const leak = (
   seed: readonly [number, number, number],
   around?: Surroundings,
 ) =>
-  floodEnvelope(
-    buildSpec(parseSpec({ family, params })),
-    seed,
-    family === 'walk-in' || family === 'barn-fit-out' ? COARSE : CELL,
-    around,
-  )?.map(Math.round);
+  floodEnvelope(buildSpec(parseSpec({ family, params })), seed, WOODEN.has(family) ? COARSE : CELL, around)?.map(
+    Math.round,
+  );
 
 type Case = [string, Record<string, ParamValue>, readonly [number, number, number]];
 

@@ -1,6 +1,12 @@
 import type { Part } from '../unit/index.ts';
 import type { Verb } from './types.ts';
 
+/** Most mitre saws end at this angle off square. Common practice, no source. */
+export const MITRE_MOST = 50;
+
+/** True for a piece with an end that a mitre saw does not reach. */
+export const isSharp = (part: Part): boolean => part.cuts.some((c) => c.angle > MITRE_MOST);
+
 /** A caution and when it applies. */
 export interface Caution {
   readonly when: (verb: Verb, parts: readonly Part[]) => boolean;
@@ -14,6 +20,10 @@ export const CAUTIONS: readonly Caution[] = [
   {
     when: (v, parts) => v === 'cut' && parts.some((p) => p.item.endsWith('-pt')),
     text: 'Treated lumber: gloves and mask; never burn the offcuts.',
+  },
+  {
+    when: (v, parts) => v === 'cut' && parts.some(isSharp),
+    text: 'Sharp points: clamped in the jig, hands clear of the blade; never freehand.',
   },
   { when: (v, parts) => v === 'skin' && parts.some((p) => p.role === 'mesh'), text: 'Mesh: long sleeves and gloves.' },
   { when: (v, parts) => v === 'roof' && parts.some((p) => p.item === 'metal'), text: 'Metal edges cut: gloves.' },

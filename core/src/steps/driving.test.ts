@@ -78,6 +78,15 @@ describe('what a step says is of what is in it', () => {
     expect(texts('raised-lean-to')).toMatch(/each tied to both plates/);
     expect(texts('raised-gable')).not.toMatch(/tied to both plates/);
   });
+  it('ends past 50° off square get a jig and a caution, others none', () => {
+    const cuts = (family: string) => planSteps(build(family)).filter((s) => s.verb === 'cut');
+    const sharp = build('a-frame-pen').parts.filter((p) => p.cuts.some((c) => c.angle > 50));
+    const jigs = cuts('a-frame-pen').filter((s) => s.text.some((t) => /Make a jig first/.test(t)));
+    expect(jigs.length > 0).toBe(sharp.length > 0);
+    for (const s of jigs) expect(s.cautions.join(' ')).toMatch(/clamped in the jig/);
+    for (const p of sharp) expect(jigs.some((s) => s.text.join(' ').includes(p.mark))).toBe(true);
+    expect(cuts('low-pen').some((s) => /jig/.test(s.text.join(' ')))).toBe(false);
+  });
   it('never counts one piece of one length', () => {
     for (const family of ['low-pen', 'a-frame-pen', 'panel-kit', 'walk-in'])
       expect(texts(family)).not.toMatch(/\b1 pieces|1 lengths/);
