@@ -3,6 +3,7 @@ import { findPiece } from '../stock/index.ts';
 import { faceOf } from './axes.ts';
 import type { Axes } from './axes.ts';
 import { boxPart, polyPart } from './makePart.ts';
+import { reachStuds } from './reachStuds.ts';
 import type { Sketch } from './sketch.ts';
 
 /** Clear distance between bars, and from the last to the wall. Common practice, no source. */
@@ -64,19 +65,7 @@ export const fitRoosts = (
     hi: number,
     limits: readonly [number, number],
   ): readonly [number, number] => {
-    const studs = plan.studs?.[end] ?? [];
-    let [a, b] = [lo, hi];
-    const held = (): number => studs.filter((c) => c > a + 0.4 && c < b - 0.4).length;
-    while (held() < 2) {
-      const before = Math.max(-Infinity, ...studs.filter((c) => c <= a + 0.4)) - 0.75;
-      const after = Math.min(Infinity, ...studs.filter((c) => c >= b - 0.4)) + 0.75;
-      const canBack = before >= limits[0] - 1e-6;
-      const canOn = after <= limits[1] + 1e-6;
-      if (!canBack && !canOn) break;
-      if (canBack && (!canOn || a - before <= after - b)) a = before;
-      else b = after;
-    }
-    return [a, b];
+    return reachStuds([lo, hi], limits, plan.studs?.[end] ?? []);
   };
   const room: readonly [number, number] = [plan.least ?? firstT - 1, plan.most ?? back + 1];
   const fromAt = (z: number): number => from + (plan.inset?.(z) ?? 0);

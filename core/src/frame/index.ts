@@ -32,3 +32,4 @@ export * from './boltDown.ts';
 export * from './plateCorners.ts';
 export * from './capRidge.ts';
 export * from './backFixtures.ts';
+export * from './reachStuds.ts';

@@ -22,6 +22,22 @@ const through = (c: Contact, first: 'a' | 'b', spacing: number): JointDraft | 'n
   };
 };
 
+/** Two screws through one part into the end of the other: they carry and draw nothing. */
+const intoEnd = (c: Contact, first: 'a' | 'b'): JointDraft | 'none' => {
+  const [outer, inner, pass] = first === 'a' ? [c.a, c.b, c.deepA] : [c.b, c.a, c.deepB];
+  const f = chooseFastener('screw', pass, inner.length);
+  return f
+    ? {
+        kind: 'end-screwed',
+        parts: [outer.id, inner.id],
+        at: c.centre,
+        fasteners: driven(f, 2),
+        hardware: [],
+        bite: { through: pass, into: f.length - pass, endGrain: true },
+      }
+    : 'none';
+};
+
 /** Boards of a nest box to each other and to the wall that it hangs on. */
 export const boxRule: JoineryRule = (c) => {
   if (c.a.role !== 'nest') return undefined;
@@ -84,19 +100,7 @@ export const fixedRule: JoineryRule = (c) => {
         bite: { through: 1.25, into: 1.25 },
       };
     // Over a post a bar is screwed down into its end: it carries there and draws nothing.
-    if (isFrame(b) && c.onB === 'end' && c.onA === 'face') {
-      const f = chooseFastener('screw', c.deepA, b.length);
-      return f
-        ? {
-            kind: 'end-screwed',
-            parts: [a.id, b.id],
-            at: c.centre,
-            fasteners: driven(f, 2),
-            hardware: [],
-            bite: { through: c.deepA, into: f.length - c.deepA, endGrain: true },
-          }
-        : 'none';
-    }
+    if (isFrame(b) && c.onB === 'end' && c.onA === 'face') return intoEnd(c, 'a');
     return isFrame(b) || layerOf(b) === 'sheet' ? 'none' : undefined;
   }
   // Posts of roosts and the like on a floor.
@@ -111,33 +115,9 @@ export const fixedRule: JoineryRule = (c) => {
   if (isFrame(a) && c.onA === 'end' && b.role === 'liner')
     return { kind: 'rests', parts: [a.id, b.id], at: c.centre, fasteners: [], hardware: [] };
   // Treads between the rails of a ladder.
-  if (a.role === 'cleat' && c.onA === 'end' && b.role === 'rail') {
-    const f = chooseFastener('screw', c.deepB, a.length);
-    return f
-      ? {
-          kind: 'end-screwed',
-          parts: [b.id, a.id],
-          at: c.centre,
-          fasteners: driven(f, 2),
-          hardware: [],
-          bite: { through: c.deepB, into: f.length - c.deepB, endGrain: true },
-        }
-      : 'none';
-  }
+  if (a.role === 'cleat' && c.onA === 'end' && b.role === 'rail') return intoEnd(c, 'b');
   // A cleat on the heads of posts.
-  if (a.role === 'cleat' && isFrame(b) && c.onB === 'end' && c.onA !== 'end') {
-    const f = chooseFastener('screw', c.deepA, b.length);
-    return f
-      ? {
-          kind: 'end-screwed',
-          parts: [a.id, b.id],
-          at: c.centre,
-          fasteners: driven(f, 2),
-          hardware: [],
-          bite: { through: c.deepA, into: f.length - c.deepA, endGrain: true },
-        }
-      : 'none';
-  }
+  if (a.role === 'cleat' && isFrame(b) && c.onB === 'end' && c.onA !== 'end') return intoEnd(c, 'a');
   if (a.role === 'cleat' && b.role === 'ramp') return through(c, 'a', CLEAT_AT);
   if (a.role === 'cleat' && b.role === 'cleat') return through(c, 'a', CLEAT_AT);
   if (a.role === 'ramp' && layerOf(b) === 'sheet')

@@ -9,6 +9,7 @@ import {
   inAxes,
   insideNestSize,
   insideNestWidth,
+  reachStuds,
 } from '../../frame/index.ts';
 import type { Axes, PlacedOpening, Sketch, Stretch } from '../../frame/index.ts';
 import type { HouseParams } from './types.ts';
@@ -117,22 +118,6 @@ const onStuds = ([a, b]: Stretch, wide: number, centres: readonly number[]): num
   return [...places].sort(
     (m, n) => caught(n) - caught(m) || Math.abs(m - middle) - Math.abs(n - middle) || m - n,
   )[0] as number;
-};
-
-/** A ledger's run, made longer within a free stretch until it lies over two studs. */
-const reachStuds = (run: Stretch, stretch: Stretch, centres: readonly number[]): Stretch => {
-  let [a, b] = run;
-  const held = (): number => centres.filter((c) => c > a + 0.4 && c < b - 0.4).length;
-  while (held() < 2) {
-    const before = Math.max(-Infinity, ...centres.filter((c) => c <= a + 0.4)) - 0.75;
-    const after = Math.min(Infinity, ...centres.filter((c) => c >= b - 0.4)) + 0.75;
-    const back = before >= stretch[0] - 1e-6;
-    const on = after <= stretch[1] + 1e-6;
-    if (!back && !on) break;
-    if (back && (!on || a - before <= after - b)) a = before;
-    else b = after;
-  }
-  return [a, b];
 };
 
 /** Nest boxes inside, on the wall that is asked for. @returns how many found room */
