@@ -32,9 +32,9 @@ describe('the mesh of a unit as one roll plan', () => {
       item: fc.constantFrom('hardware-cloth', 'welded-wire'),
     });
     fc.assert(
-      fc.property(fc.array(face, { minLength: 1, maxLength: 8 }), (list) => {
+      fc.property(fc.array(face, { minLength: 1, maxLength: 6 }), (list) => {
         const faces = list.map((f, i) => ({ id: `f${i}`, ...f }));
-        const plan = planRolls(faces, rolls, 'quick');
+        const plan = planRolls(faces, rolls);
         const strips = plan.layout.flatMap((r) => r.strips);
         for (const r of plan.layout)
           for (const [i, s] of r.strips.entries()) {
@@ -57,11 +57,11 @@ describe('the mesh of a unit as one roll plan', () => {
           expect(a).toBeCloseTo(c as number, 6);
           expect(b).toBeCloseTo(d as number, 6);
         }
-        const alone = faces.reduce((sum, f) => sum + planRolls([f], rolls, 'quick').cost, 0);
+        const alone = faces.reduce((sum, f) => sum + planRolls([f], rolls).cost, 0);
         expect(plan.cost).toBeLessThanOrEqual(alone);
         expect(plan.cost).toBe(plan.rolls.reduce((sum, r) => sum + r.cost * r.count, 0));
       }),
-      { numRuns: 60 },
+      { numRuns: 20 },
     );
   });
 });

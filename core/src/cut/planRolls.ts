@@ -228,7 +228,12 @@ const planItem = (
         }
     }
   const { ways } = best as { ways: Way[] };
-  return { ways, rolls: cut(ways, effort) };
+  const together = { ways, rolls: cut(ways, effort) };
+  if (effort !== 'full' || faces.length === 1) return together;
+  // Never dearer than every face by itself.
+  const alone = faces.map((f) => planItem([f], stock, effort));
+  const apart = { ways: alone.flatMap((p) => p.ways), rolls: alone.flatMap((p) => p.rolls) };
+  return costOf(apart.rolls) < costOf(together.rolls) ? apart : together;
 };
 
 /** How long better covers are looked for. */

@@ -9,6 +9,7 @@ import type {
   ClosedFace,
   Driven,
   FrameNote,
+  Joint,
   JointDraft,
   JointKind,
   Opening,
@@ -31,6 +32,9 @@ export interface Ask {
   /** Takes the place of the joint that would follow from how its parts meet. */
   readonly instead?: true;
 }
+
+/** What was asked for when a build was framed, for whoever takes it in. */
+const asksOf = new WeakMap<Build, readonly Ask[]>();
 
 /** The sheet of paper a family draws on: it collects parts and turns them into a Build. */
 export class Sketch {
@@ -106,11 +110,12 @@ export class Sketch {
       });
     for (const o of build.openings) this.#openings.push({ ...o, id: idOf(o.id), assembly: idOf(o.assembly) });
     for (const f of build.faces) this.#faces.push({ ...f, id: `${prefix}${f.id}`, name: `${name} ${f.name}` });
-    for (const j of build.joints) {
-      if (!j.asked) continue;
-      const hardware = Object.fromEntries(j.hardware.map((h) => [h.item, h.count]));
-      this.#asks.push({ ...j, parts: j.parts.map(idOf), hardware });
-    }
+    for (const ask of asksOf.get(build) ?? [])
+      this.#asks.push({
+        ...ask,
+        parts: ask.parts.map(idOf),
+        ...(typeof ask.nearest === 'string' ? { nearest: idOf(ask.nearest) } : {}),
+      });
     this.#notes.push(...build.notes);
   }
 
@@ -120,15 +125,23 @@ export class Sketch {
    */
   finish(rest: Pick<Build, 'family' | 'capacity' | 'facts'>, joinery: Joinery = {}): Build {
     const used = new Set(this.#parts.map((p) => p.assembly));
-    return {
+    const asked = (): JointDraft[] => this.#asked();
+    const parts = this.#parts;
+    let joints: readonly Joint[] | undefined;
+    const build: Build = {
       ...rest,
-      parts: assignMarks(this.#parts),
-      joints: makeJoints(this.#parts, this.#asked(), joinery),
+      parts: assignMarks(parts),
+      // Made when they are first asked for: a drawing needs none.
+      get joints() {
+        return (joints ??= makeJoints(parts, asked(), joinery));
+      },
       assemblies: this.#assemblies.filter((a) => used.has(a.id)),
       openings: this.#openings,
       faces: this.#faces,
       notes: this.#notes,
     };
+    asksOf.set(build, this.#asks);
+    return build;
   }
 
   #asked(): JointDraft[] {

@@ -1,5 +1,6 @@
 import { add, dot, findPieces, scale, sub, toLocal, toWorld } from '../geometry/index.ts';
 import type { Placement, Pt, Vec3 } from '../geometry/index.ts';
+import type { Joint } from './joint.ts';
 import type { Assembly, Build, Part, Side, Tape } from './types.ts';
 
 /** The side that a side becomes. */
@@ -71,8 +72,10 @@ export const mirrorBuild = (build: Build): Build => {
     tapes: a.tapes.map(mirrorTape),
     ...(a.joins ? { joins: { ...a.joins, how: swapWords(a.joins.how) } } : {}),
   });
+  let joints: readonly Joint[] | undefined;
   return {
-    ...build,
+    family: build.family,
+    capacity: build.capacity,
     parts,
     assemblies: build.assemblies.map(mirrorAssembly),
     openings: build.openings.map((o) => ({
@@ -86,7 +89,9 @@ export const mirrorBuild = (build: Build): Build => {
       const region = f.region.map(([p, q]): Pt => [-p, q]).reverse();
       return { ...f, name: swapWords(f.name), place, region };
     }),
-    joints: build.joints.map((j) => (j.at ? { ...j, at: flip(j.at) } : j)),
+    get joints() {
+      return (joints ??= build.joints.map((j) => (j.at ? { ...j, at: flip(j.at) } : j)));
+    },
     notes: build.notes.map((n) => ({
       ...n,
       what: swapWords(n.what),
