@@ -13,7 +13,7 @@ export interface ComputeRequest {
 /** Lets newer questions in between two mends that are tried. */
 const pause = (ms = 0): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
 /** Nothing is tried while somebody is still turning a length. */
-const QUIET = 250;
+const QUIET = 700;
 
 let newest = 0;
 
