@@ -200,7 +200,7 @@ export const testFamily = (key: string): void => {
           expect(tried % 2 === 0 ? faultsOf(b, tried % 10 === 0) : jointFaults(b, false)).toEqual([]);
           expect(b.parts.filter((part) => !(part.length > 0)).map((part) => part.id)).toEqual([]);
         }),
-        options(300, 7),
+        options(60, 7),
       );
     });
 
@@ -216,7 +216,7 @@ export const testFamily = (key: string): void => {
               expect([f.id, stands || said]).toEqual([f.id, true]);
             }
           }),
-          options(60, 13),
+          options(30, 13),
         );
       });
 

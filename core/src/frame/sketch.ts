@@ -36,6 +36,12 @@ export interface Ask {
 /** What was asked for when a build was framed, for whoever takes it in. */
 const asksOf = new WeakMap<Build, readonly Ask[]>();
 
+/** The same from a build's joints: one that was mirrored has nothing else to tell by. */
+const askedOf = (build: Build): Ask[] =>
+  build.joints
+    .filter((j) => j.asked)
+    .map((j) => ({ ...j, hardware: Object.fromEntries(j.hardware.map((h) => [h.item, h.count])) }));
+
 /** The sheet of paper a family draws on: it collects parts and turns them into a Build. */
 export class Sketch {
   readonly #parts: PartDraft[] = [];
@@ -110,7 +116,7 @@ export class Sketch {
       });
     for (const o of build.openings) this.#openings.push({ ...o, id: idOf(o.id), assembly: idOf(o.assembly) });
     for (const f of build.faces) this.#faces.push({ ...f, id: `${prefix}${f.id}`, name: `${name} ${f.name}` });
-    for (const ask of asksOf.get(build) ?? [])
+    for (const ask of asksOf.get(build) ?? askedOf(build))
       this.#asks.push({
         ...ask,
         parts: ask.parts.map(idOf),
