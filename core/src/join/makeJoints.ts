@@ -1,10 +1,11 @@
-import type { Joint, JointDraft, PartDraft } from '../unit/index.ts';
+import type { Contact, Joint, JointDraft, PartDraft } from '../unit/index.ts';
 import { lookAt, turnRound } from './scene.ts';
-import type { Joinery, JoineryRule } from './scene.ts';
+import type { Joinery, JoineryRule, Scene } from './scene.ts';
 import { frameRule, headerRule } from './rules/frame.ts';
 import { boxRule, fixedRule, groundRule, lookoutRule } from './rules/inside.ts';
 import { leafRule, stopRule } from './rules/leaves.ts';
-import { coverRule, meshRule, overRule, roofingRule, sheetRule, stripRule } from './rules/skins.ts';
+import { coverRule, roofingRule, stitchRule } from './rules/roofing.ts';
+import { meshRule, overRule, sheetRule, stripRule } from './rules/skins.ts';
 
 /** Rules of joinery in the order in which they are asked; the first that has something to say of a contact decides it. */
 const RULES: readonly JoineryRule[] = [
@@ -16,6 +17,7 @@ const RULES: readonly JoineryRule[] = [
   frameRule,
   overRule,
   stripRule,
+  stitchRule,
   roofingRule,
   meshRule,
   coverRule,
@@ -42,7 +44,7 @@ const ONCE: ReadonlySet<Joint['kind']> = new Set([
   'bolt',
 ]);
 
-const decide = (meet: Parameters<JoineryRule>[0], scene: Parameters<JoineryRule>[1]): readonly JointDraft[] => {
+const decide = (meet: Contact, scene: Scene): readonly JointDraft[] => {
   const ways = [meet, turnRound(meet)];
   for (const rule of RULES)
     for (const seen of ways) {
@@ -55,7 +57,7 @@ const decide = (meet: Parameters<JoineryRule>[0], scene: Parameters<JoineryRule>
 
 /**
  * The joints of a unit: those that were asked for, and for every other place where two parts meet the usual joinery.
- * @param asked joints that whoever framed the parts wants; two parts that share one of them get no other
+ * @param asked joints that whoever framed the parts wants; the parts of one that is made `instead` get no other
  */
 export const makeJoints = (
   parts: readonly PartDraft[],

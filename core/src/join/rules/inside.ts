@@ -1,56 +1,33 @@
 import { findItem } from '../../stock/index.ts';
 import type { Contact, JointDraft } from '../../unit/index.ts';
-import { alongLine, chooseFastener, driven } from '../drive.ts';
+import { draft, drivenThrough, thinnerOf } from '../draft.ts';
+import { alongLine, driven } from '../drive.ts';
 import { isFrame, layerOf } from '../layers.ts';
 import type { JoineryRule } from '../scene.ts';
 
-/** Screws along the edge of a box's board, and along a cleat. Common practice, no source. */
+/** Screws along the edge of a box's board, along a cleat, and of a gusset. Common practice, no source. */
 const BOX_AT = 6;
 const CLEAT_AT = 12;
+const GUSSET_AT = 3;
 
-const through = (c: Contact, first: 'a' | 'b', spacing: number): JointDraft | 'none' => {
-  const [outer, inner, pass, hold] = first === 'a' ? [c.a, c.b, c.deepA, c.deepB] : [c.b, c.a, c.deepB, c.deepA];
-  const f = chooseFastener('screw', pass, hold);
-  if (!f) return 'none';
-  return {
-    kind: 'face-screwed',
-    parts: [outer.id, inner.id],
-    at: c.centre,
-    fasteners: driven(f, alongLine(c.long, spacing)),
-    hardware: [],
-    bite: { through: pass, into: f.length - pass },
-  };
-};
+const screwed = (c: Contact, first: 'a' | 'b', spacing: number): JointDraft | 'none' =>
+  drivenThrough(c, 'face-screwed', { driver: 'screw', first, count: alongLine(c.long, spacing) }) ?? 'none';
 
 /** Two screws through one part into the end of the other: they carry and draw nothing. */
-const intoEnd = (c: Contact, first: 'a' | 'b'): JointDraft | 'none' => {
-  const [outer, inner, pass] = first === 'a' ? [c.a, c.b, c.deepA] : [c.b, c.a, c.deepB];
-  const f = chooseFastener('screw', pass, inner.length);
-  return f
-    ? {
-        kind: 'end-screwed',
-        parts: [outer.id, inner.id],
-        at: c.centre,
-        fasteners: driven(f, 2),
-        hardware: [],
-        bite: { through: pass, into: f.length - pass, endGrain: true },
-      }
-    : 'none';
-};
+const intoEnd = (c: Contact, first: 'a' | 'b'): JointDraft | 'none' =>
+  drivenThrough(c, 'end-screwed', { driver: 'screw', first, count: 2, endGrain: true }) ?? 'none';
 
 /** Boards of a nest box to each other and to the wall that it hangs on. */
 export const boxRule: JoineryRule = (c) => {
   if (c.a.role !== 'nest') return undefined;
   if (c.b.role === 'nest') {
     // Through the face of one board into the edge of the other.
-    if (c.onA === 'face' && c.onB !== 'face') return through(c, 'a', BOX_AT);
-    if (c.onA !== 'face' && c.onB === 'face') return undefined;
-    if (c.onA === 'face') return through(c, 'a', BOX_AT);
-    return 'none';
+    if (c.onA === 'face') return screwed(c, 'a', BOX_AT);
+    return c.onB === 'face' ? undefined : 'none';
   }
-  if (layerOf(c.b) === 'sheet') return c.onA === 'face' ? through(c, 'a', BOX_AT) : through(c, 'b', BOX_AT);
-  if (c.b.role === 'cleat') return c.onA === 'face' ? through(c, 'a', CLEAT_AT) : undefined;
-  if (isFrame(c.b)) return c.onA === 'face' ? through(c, 'a', CLEAT_AT) : 'none';
+  if (layerOf(c.b) === 'sheet') return screwed(c, c.onA === 'face' ? 'a' : 'b', BOX_AT);
+  if (c.b.role === 'cleat') return c.onA === 'face' ? screwed(c, 'a', CLEAT_AT) : undefined;
+  if (isFrame(c.b)) return c.onA === 'face' ? screwed(c, 'a', CLEAT_AT) : 'none';
   return undefined;
 };
 
@@ -59,90 +36,53 @@ export const lookoutRule: JoineryRule = (c, scene) => {
   if (c.a.role !== 'blocking' || c.onA !== 'end' || c.b.role !== 'siding' || c.onB !== 'face') return undefined;
   const behind = scene.behind(c.b, c).find((b) => b.part.role === 'rafter');
   if (!behind) return undefined;
-  const f = chooseFastener('screw', behind.deep + c.deepB, c.a.length);
-  return f
-    ? {
-        kind: 'end-screwed',
-        parts: [behind.part.id, c.b.id, c.a.id],
-        at: c.centre,
-        fasteners: driven(f, 2),
-        hardware: [],
-        bite: { through: behind.deep + c.deepB, into: f.length - behind.deep - c.deepB, endGrain: true },
-      }
-    : 'none';
+  const through = behind.deep + c.deepB;
+  const parts = [behind.part.id, c.b.id, c.a.id];
+  const drive = { driver: 'screw', first: 'b', through, count: 2, endGrain: true } as const;
+  return drivenThrough(c, 'end-screwed', drive, { parts }) ?? 'none';
 };
 
-/** Cleats, roosts, ramps and channels on what they stand or hang on. */
-export const fixedRule: JoineryRule = (c) => {
+/** A roost on what carries it. `a` is the roost. */
+const roostRule: JoineryRule = (c) => {
   const { a, b } = c;
-  if (a.role === 'roost') {
-    if (b.role === 'cleat' || b.role === 'roost' || b.role === 'collar') {
-      if (c.onA === 'end') return 'none';
-      const f = chooseFastener('screw', c.deepA, c.deepB);
-      if (!f) return { kind: 'rests', parts: [a.id, b.id], at: c.centre, fasteners: [], hardware: [] };
-      return {
-        kind: 'cleat',
-        parts: [a.id, b.id],
-        at: c.centre,
-        fasteners: driven(f, 2),
-        hardware: [],
-        bite: { through: c.deepA, into: f.length - c.deepA },
-      };
-    }
-    // A bar between two rails is held at its ends in their side grain.
-    if (c.onA === 'end' && layerOf(b) === 'pen')
-      return {
-        kind: 'pocket',
-        parts: [a.id, b.id],
-        at: c.centre,
-        fasteners: driven({ item: 'pocket-screw', length: 2.5 }, 2),
-        hardware: [],
-        bite: { through: 1.25, into: 1.25 },
-      };
-    // Over a post a bar is screwed down into its end: it carries there and draws nothing.
-    if (isFrame(b) && c.onB === 'end' && c.onA === 'face') return intoEnd(c, 'a');
-    return isFrame(b) || layerOf(b) === 'sheet' ? 'none' : undefined;
+  if (a.role !== 'roost') return undefined;
+  if (b.role === 'cleat' || b.role === 'roost' || b.role === 'collar') {
+    if (c.onA === 'end') return 'none';
+    return drivenThrough(c, 'cleat', { driver: 'screw', count: 2 }) ?? draft(c, 'rests');
   }
-  // Posts of roosts and the like on a floor.
+  // A bar between two rails is held at its ends in their side grain.
+  if (c.onA === 'end' && layerOf(b) === 'pen')
+    return draft(c, 'pocket', {
+      fasteners: driven({ item: 'pocket-screw', length: 2.5 }, 2),
+      bite: { through: 1.25, into: 1.25 },
+    });
+  // Over a post a bar is screwed down into its end.
+  if (isFrame(b) && c.onB === 'end' && c.onA === 'face') return intoEnd(c, 'a');
+  return isFrame(b) || layerOf(b) === 'sheet' ? 'none' : undefined;
+};
+
+/** Cleats, roosts, ramps, channels and gussets on what they stand or hang on. */
+export const fixedRule: JoineryRule = (c, scene) => {
+  const { a, b } = c;
+  if (a.role === 'roost') return roostRule(c, scene);
+  // Posts of roosts and the like on a floor, or on a droppings board.
   if (isFrame(a) && c.onA === 'end' && b.role === 'floor')
-    return {
-      kind: 'toe-screwed',
-      parts: [a.id, b.id],
-      at: c.centre,
-      fasteners: driven({ item: 'screw-1-1/2', length: 1.5 }, 2),
-      hardware: [],
-    };
-  if (isFrame(a) && c.onA === 'end' && b.role === 'liner')
-    return { kind: 'rests', parts: [a.id, b.id], at: c.centre, fasteners: [], hardware: [] };
-  // Treads between the rails of a ladder.
-  if (a.role === 'cleat' && c.onA === 'end' && b.role === 'rail') return intoEnd(c, 'b');
-  // A cleat on the heads of posts.
-  if (a.role === 'cleat' && isFrame(b) && c.onB === 'end' && c.onA !== 'end') return intoEnd(c, 'a');
-  if (a.role === 'cleat' && b.role === 'ramp') return through(c, 'a', CLEAT_AT);
-  if (a.role === 'cleat' && b.role === 'cleat') return through(c, 'a', CLEAT_AT);
+    return draft(c, 'toe-screwed', { fasteners: driven({ item: 'screw-1-1/2', length: 1.5 }, 2) });
+  if (isFrame(a) && c.onA === 'end' && b.role === 'liner') return draft(c, 'rests');
+  if (a.role === 'cleat') {
+    // Treads between the rails of a ladder; cleats on the heads of posts.
+    if (c.onA === 'end' && b.role === 'rail') return intoEnd(c, 'b');
+    if (isFrame(b) && c.onB === 'end' && c.onA !== 'end') return intoEnd(c, 'a');
+    if (b.role === 'ramp' || b.role === 'cleat') return screwed(c, 'a', CLEAT_AT);
+  }
   if (a.role === 'ramp' && layerOf(b) === 'sheet')
-    return {
-      kind: 'hook',
-      parts: [a.id, b.id],
-      at: c.centre,
-      fasteners: [],
-      hardware: [{ item: 'ramp-hook', count: 2 }],
-    };
+    return draft(c, 'hook', { hardware: [{ item: 'ramp-hook', count: 2 }] });
   if (layerOf(a) === 'on' && a.role !== 'ramp' && isFrame(b) && c.onA !== 'end' && c.onB !== 'end')
-    return through(c, 'a', CLEAT_AT);
-  if (a.role === 'channel' && b.role === 'channel') return through(c, c.deepA <= c.deepB ? 'a' : 'b', CLEAT_AT);
+    return screwed(c, 'a', CLEAT_AT);
+  if (a.role === 'channel' && b.role === 'channel') return screwed(c, thinnerOf(c), CLEAT_AT);
   if (a.role === 'gusset' && isFrame(b) && c.onA === 'face') {
-    const f = chooseFastener('screw', c.deepA, c.deepB);
-    return f
-      ? {
-          kind: 'gusset',
-          parts: [a.id, b.id],
-          at: c.centre,
-          fasteners: driven(f, Math.max(4, alongLine(c.long, 3))),
-          hardware: [],
-          bite: { through: c.deepA, into: f.length - c.deepA },
-        }
-      : 'none';
+    const count = Math.max(4, alongLine(c.long, GUSSET_AT));
+    return drivenThrough(c, 'gusset', { driver: 'screw', count }) ?? 'none';
   }
   return undefined;
 };
@@ -150,6 +90,5 @@ export const fixedRule: JoineryRule = (c) => {
 /** What stands on block, or block on block, rests there by its weight. */
 export const groundRule: JoineryRule = (c) => {
   if (c.a.role !== 'block') return undefined;
-  if (findItem(c.b.item).kind === 'mesh') return 'none';
-  return { kind: 'rests', parts: [c.b.id, c.a.id], at: c.centre, fasteners: [], hardware: [] };
+  return findItem(c.b.item).kind === 'mesh' ? 'none' : draft(c, 'rests', { parts: [c.b.id, c.a.id] });
 };

@@ -1,12 +1,14 @@
 import { findItem } from '../../stock/index.ts';
 import type { PartDraft } from '../../unit/index.ts';
-import { alongLine, chooseFastener, driven } from '../drive.ts';
+import { draft, drivenThrough } from '../draft.ts';
+import { alongLine, driven } from '../drive.ts';
 import { layerOf } from '../layers.ts';
 import { runsAlong } from '../scene.ts';
 import type { JoineryRule } from '../scene.ts';
 
-/** Screws of a leaf's skin into its frame. Common practice, no source. */
+/** Screws of a leaf's skin into its frame, and of stops. Common practice, no source. */
 const SKIN_AT = 8;
+const STOP_AT = 16;
 /** Frames thinner than this take the short pocket screw. */
 const THIN = 1.2;
 
@@ -25,30 +27,18 @@ export const leafRule: JoineryRule = (c) => {
     const screw = thin ? { item: 'pocket-screw-1-1/4', length: 1.25 } : { item: 'pocket-screw', length: 2.5 };
     // Angled, the screw leaves its piece halfway along.
     const half = screw.length / 2;
-    return {
-      kind: 'pocket',
+    return draft(c, 'pocket', {
       parts: [end.id, other.id],
-      at: c.centre,
       fasteners: driven(screw, 2),
-      hardware: [],
       bite: { through: half, into: half },
-    };
+    });
   }
   if (c.onA === 'edge' && c.onB === 'edge') return 'none';
   // A skin is screwed into the frame behind it, a board through the thinner of the two.
-  const first = isSheet(c.a) || (!isSheet(c.b) && c.deepA <= c.deepB);
-  const [outer, through, into] = first ? [c.a, c.deepA, c.deepB] : [c.b, c.deepB, c.deepA];
-  const f = chooseFastener('screw', through, into);
-  if (!f) return 'none';
-  const crossing = !isSheet(outer) && !runsAlong(outer, c);
-  return {
-    kind: 'face-screwed',
-    parts: first ? [c.a.id, c.b.id] : [c.b.id, c.a.id],
-    at: c.centre,
-    fasteners: driven(f, crossing ? 2 : alongLine(c.long, SKIN_AT)),
-    hardware: [],
-    bite: { through, into: f.length - through },
-  };
+  const first = isSheet(c.a) || (!isSheet(c.b) && c.deepA <= c.deepB) ? 'a' : 'b';
+  const outer = first === 'a' ? c.a : c.b;
+  const count = !isSheet(outer) && !runsAlong(outer, c) ? 2 : alongLine(c.long, SKIN_AT);
+  return drivenThrough(c, 'face-screwed', { driver: 'screw', first, count }) ?? 'none';
 };
 
 /** Stops on what frames an opening. `a` is the stop. */
@@ -56,25 +46,12 @@ export const stopRule: JoineryRule = (c) => {
   if (c.a.role !== 'stop') return undefined;
   // Stops hold each other where they meet, so that a thin head carries none of them alone.
   if (c.b.role === 'stop' && (c.onA === 'end') !== (c.onB === 'end'))
-    return {
-      kind: 'toe-screwed',
+    return draft(c, 'toe-screwed', {
       parts: c.onA === 'end' ? [c.a.id, c.b.id] : [c.b.id, c.a.id],
-      at: c.centre,
       fasteners: driven({ item: 'screw-1-1/4', length: 1.25 }, 1),
-      hardware: [],
-    };
+    });
   const on = layerOf(c.b);
   if (on !== 'wall' && on !== 'pen') return 'none';
   if (c.onA === 'end' || c.onB === 'end') return 'none';
-  const f = chooseFastener('screw', c.deepA, c.deepB);
-  return f
-    ? {
-        kind: 'face-screwed',
-        parts: [c.a.id, c.b.id],
-        at: c.centre,
-        fasteners: driven(f, alongLine(c.long, 16)),
-        hardware: [],
-        bite: { through: c.deepA, into: f.length - c.deepA },
-      }
-    : 'none';
+  return drivenThrough(c, 'face-screwed', { driver: 'screw', count: alongLine(c.long, STOP_AT) }) ?? 'none';
 };
