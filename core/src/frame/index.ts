@@ -11,6 +11,7 @@ export * from './frameFloor.ts';
 export * from './wrapLegs.ts';
 export * from './frameSill.ts';
 export * from './frameLeanRoof.ts';
+export * from './frameBarge.ts';
 export * from './frameGableRoof.ts';
 export * from './fitDoor.ts';
 export * from './fitPopDoor.ts';

@@ -1,11 +1,6 @@
 import type { Part } from '../unit/index.ts';
+import { isSharp } from './cutText.ts';
 import type { Verb } from './types.ts';
-
-/** Most mitre saws end at this angle off square. Common practice, no source. */
-export const MITRE_MOST = 50;
-
-/** True for a piece with an end that a mitre saw does not reach. */
-export const isSharp = (part: Part): boolean => part.cuts.some((c) => c.angle > MITRE_MOST);
 
 /** A caution and when it applies. */
 export interface Caution {

@@ -1,7 +1,8 @@
-import { groupParts, partsOf } from '../unit/index.ts';
+import { partsOf } from '../unit/index.ts';
 import type { Assembly, Build, Part } from '../unit/index.ts';
 import { findItem } from '../stock/index.ts';
-import { CAUTIONS, isSharp, MITRE_MOST } from './cautions.ts';
+import { CAUTIONS } from './cautions.ts';
+import { countText, cutText } from './cutText.ts';
 import { coverText, isOver, isSkin, skinText } from './skin.ts';
 import { TOOLS } from './tools.ts';
 import { withJoints } from './withJoints.ts';
@@ -9,16 +10,6 @@ import { LABOUR_RATES } from './types.ts';
 import type { LabourRates, Step, Verb } from './types.ts';
 
 const area = (parts: readonly Part[]): number => parts.reduce((sum, p) => sum + (p.length * p.width) / 144, 0);
-/** Ends that a mitre saw does not reach are cut with the piece on a wedge. */
-const jigText = (parts: readonly Part[]): string[] => {
-  const sharp = [...new Set(parts.filter(isSharp).map((p) => p.mark))];
-  return sharp.length === 0
-    ? []
-    : [
-        `More than ${MITRE_MOST}° off square: ${sharp.join(', ')}. Make a jig first, a wedge clamped to the fence at the rest of the angle.`,
-      ];
-};
-
 const isLumber = (p: Part): boolean => findItem(p.item).kind === 'lumber';
 
 /** Diagonal of a rectangle, the length to read corner to corner. */
@@ -75,20 +66,11 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles
   const items = [...new Set(fixed.map((p) => p.item))];
   const cutIds = items.map((item) => {
     const mine = fixed.filter((p) => p.item === item);
-    const groups = groupParts(mine);
     return add({
       id: `cut-${item}`,
       verb: 'cut',
       title: `Cut the ${findItem(item).name}`,
-      text: [
-        mine.length === 1
-          ? 'One piece, by the stick bars.'
-          : groups.length === 1
-            ? `${mine.length} pieces of one length, by the stick bars.`
-            : `${mine.length} pieces of ${groups.length} lengths, by the stick bars: long pieces first.`,
-        'Stack equal pieces against the stop and cut them together; write the mark on each.',
-        ...jigText(mine),
-      ],
+      text: cutText(mine),
       station: 'saw',
       parts: ids(mine),
       minutes: 3 + mine.length * rates.cutPerPiece,
@@ -103,7 +85,7 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles
         verb: 'cut',
         title: 'Cut the sheets',
         text: [
-          sheets.length === 1 ? 'One piece by the sheet layout.' : `${sheets.length} pieces by the sheet layouts.`,
+          countText(sheets, 'sheet layouts'),
           'Openings are cut out here on the bench, not after the wall stands.',
         ],
         station: 'saw',

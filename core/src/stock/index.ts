@@ -1,2 +1,3 @@
 export * from './items.ts';
 export * from './measureDensity.ts';
+export * from './hardware.ts';

@@ -1,3 +1,5 @@
+import { HARDWARE } from './hardware.ts';
+
 /** What a piece is cut from. Sizes in inches, weights in pounds, prices in whole cents. */
 export type ItemKind = 'lumber' | 'sheet' | 'mesh' | 'roofing' | 'piece' | 'hardware';
 
@@ -310,95 +312,6 @@ export const ROOFINGS: readonly Roofing[] = [
     bundle: { covers: 100 / 3, cost: 3850 },
     leastPitch: 2,
   },
-];
-
-const hardware = (key: string, name: string, weight: number, cost: number, pack = 1): Hardware => ({
-  key,
-  name,
-  kind: 'hardware',
-  weight,
-  cost,
-  pack,
-});
-
-/** A fastener that comes in lengths. */
-const fastener = (
-  driver: Driver,
-  key: string,
-  name: string,
-  length: number,
-  weight: number,
-  cost: number,
-  pack: number,
-): Hardware => ({ ...hardware(key, name, weight, cost, pack), driver, length });
-
-/** Fasteners and fittings. Weights from handling (common practice, no source). */
-export const HARDWARE: readonly Hardware[] = [
-  fastener('nail', 'nail-2-1/2', '2½ in framing nail', 2.5, 0.014, 5, 100),
-  fastener('nail', 'nail-3', '3 in framing nail', 3, 0.02, 6, 100),
-  fastener('nail', 'nail-3-1/2', '3½ in framing nail', 3.5, 0.028, 8, 100),
-  fastener('pan-head', 'screw-pan-1/2', '½ in pan-head screw', 0.5, 0.003, 4, 100),
-  fastener('screw', 'screw-3/4', '¾ in screw', 0.75, 0.004, 4, 100),
-  fastener('screw', 'screw-1', '1 in screw', 1, 0.005, 4, 100),
-  fastener('screw', 'screw-1-1/4', '1¼ in screw', 1.25, 0.006, 5, 100),
-  fastener('screw', 'screw-1-1/2', '1½ in screw', 1.5, 0.008, 6, 100),
-  fastener('screw', 'screw-2', '2 in screw', 2, 0.011, 8, 100),
-  fastener('screw', 'screw-2-1/2', '2½ in screw', 2.5, 0.015, 10, 50),
-  fastener('screw', 'screw-3', '3 in screw', 3, 0.02, 12, 50),
-  fastener('screw', 'screw-4', '4 in structural screw', 4, 0.045, 55, 25),
-  fastener('screw', 'screw-5', '5 in structural screw', 5, 0.058, 75, 25),
-  fastener('screw', 'screw-6', '6 in structural screw', 6, 0.07, 95, 10),
-  fastener('screw', 'screw-8', '8 in structural screw', 8, 0.095, 130, 10),
-  fastener('pocket', 'pocket-screw-1-1/4', '1¼ in pocket screw', 1.25, 0.006, 8, 100),
-  fastener('pocket', 'pocket-screw', '2½ in pocket screw', 2.5, 0.012, 11, 50),
-  fastener('roof screw', 'roof-screw-3/4', '¾ in gasketed roofing screw', 0.75, 0.009, 12, 50),
-  fastener('roof screw', 'roof-screw-1', '1 in gasketed roofing screw', 1, 0.01, 12, 50),
-  fastener('roof screw', 'roof-screw', '1½ in gasketed roofing screw', 1.5, 0.012, 13, 50),
-  fastener('roof screw', 'roof-screw-2', '2 in gasketed roofing screw', 2, 0.015, 15, 50),
-  fastener('roof nail', 'nail-roof-3/4', '¾ in roofing nail', 0.75, 0.005, 2, 500),
-  fastener('roof nail', 'nail-roof', '1 in roofing nail', 1, 0.006, 2, 500),
-  fastener('staple', 'staple', '½ in heavy staple', 0.5, 0.0015, 1, 1000),
-  hardware('washer', 'fender washer', 0.012, 9, 50),
-  hardware('rafter-tie', 'rafter tie', 0.12, 120),
-  hardware('hinge', 'strap hinge', 0.6, 620),
-  hardware('latch', 'barrel bolt with clip', 0.5, 780),
-  hardware('release', 'inside release', 0.4, 950),
-  hardware('wheel-6', '6 in wheel', 2, 1150),
-  hardware('wheel-8', '8 in wheel', 3.1, 1650),
-  hardware('wheel-10', '10 in wheel', 4.4, 2250),
-  hardware('axle-bolt', '½ in carriage bolt', 0.45, 310),
-  hardware('post-strap', '12 in strap for post and rim', 0.35, 290),
-  hardware('hanger', 'joist hanger', 0.4, 210),
-  hardware('eye-bolt', '⅜ × 4 in eye bolt', 0.25, 260),
-  hardware('pipe-flange', '1 in pipe flange', 0.7, 520),
-  hardware('peg', '12 in ground peg', 0.25, 90),
-  hardware('carriage-bolt-6', '⅜ × 6 in carriage bolt', 0.28, 190, 10),
-  hardware('ramp-hook', 'hook and eye for a ramp', 0.15, 180),
-  fastener('lag', 'lag', '⅜ × 3 in lag screw', 3, 0.11, 85, 1),
-  fastener('lag', 'lag-4', '⅜ × 4 in lag screw', 4, 0.14, 105, 1),
-  hardware('rope', 'pull rope, 6 ft', 0.4, 540),
-  hardware('pipe-strap', 'conduit strap', 0.05, 45, 10),
-  hardware('bungee', 'tarp tie', 0.05, 60, 10),
-  hardware('carriage-bolt', '⅜ in carriage bolt', 0.2, 140, 10),
-  hardware('anchor-bolt', '½ × 8 in anchor bolt', 0.6, 260),
-  hardware('angle-tie', 'corner angle', 0.3, 240),
-  // Counted with the shingles that it lies under: it weighs nothing here.
-  hardware('felt', 'roofing felt, 36 in × 144 ft', 0, 3400),
-  hardware('drip-edge', 'drip edge, 10 ft', 2.2, 980),
-  hardware('ridge-cap', 'ridge cap, 10 ft', 5, 2450),
-  hardware('closure', 'foam closure strip, 3 ft', 0.1, 190),
-  hardware('gutter', 'gutter, 10 ft', 4.5, 1650),
-  hardware('chain', 'hanging chain with hook', 0.8, 490),
-  hardware('nipple', 'drinking nipple', 0.05, 160),
-  hardware('regulator', 'filter and pressure regulator', 1.4, 3900),
-  hardware('feed-port', 'elbow and port of a feed tube', 1.6, 1400),
-  // Brought by the quarry, not on our trailer: it weighs nothing here.
-  hardware('stone', '¾ in stone, cubic yard', 0, 5200),
-  hardware('stake', 'ground stake with strap', 2.4, 890),
-  hardware('wheel-lever', 'drop-down wheel lever', 4, 3400),
-  hardware('slip-pin', 'wheel pin with socket', 1.1, 1400),
-  hardware('turn-button', 'turn button', 0.1, 150),
-  hardware('motor', 'motor pop door drive', 2.5, 14900),
 ];
 
 export const STOCK: readonly StockItem[] = [...LUMBER, ...SHEETS, ...MESHES, ...ROOFINGS, ...PIECES, ...HARDWARE];

@@ -4,6 +4,8 @@ export * from './assignMarks.ts';
 export * from './measureMass.ts';
 export * from './measureBounds.ts';
 export * from './findClashes.ts';
+export { lengthDirection } from './contactBodies.ts';
+export type { Surface } from './contactBodies.ts';
 export * from './findContacts.ts';
 export * from './findGaps.ts';
 export * from './groupParts.ts';

@@ -12,7 +12,6 @@ import {
   headerHeight,
   layoutOpenings,
   meshWall,
-  polyPart,
   skinWall,
   ROOST_CLEAR,
   Sketch,
@@ -24,14 +23,13 @@ import {
 import type { Axes, GuardSide, OpeningWish, PlacedOpening } from '../../../frame/index.ts';
 import { findMesh, findPiece, findSheet } from '../../../stock/index.ts';
 import { frameCeiling } from './ceiling.ts';
+import { lineBarn } from './lining.ts';
 import type { BarnFitOutParams } from './params.ts';
 
 const T = 1.5;
 const BAR = 3.5;
 /** How deep the curb's block stands in its trench. */
 const BEDDED = 4;
-const LINER = 0.25;
-const LINER_HIGH = 48;
 
 /** Frames a fit-out inside a barn: curb, knee walls with mesh above, a door, a ceiling; the barn's own walls close the rest. */
 export const frameBarnFitOut = (p: BarnFitOutParams, fittings: readonly Fitting[]): Build => {
@@ -237,42 +235,7 @@ export const frameBarnFitOut = (p: BarnFitOutParams, fittings: readonly Fitting[
     how: `bedded in a trench ${BEDDED}″ deep, cores filled`,
   });
   const ceiling = frameCeiling(sketch, p, p.ceilingHeight);
-  if (p.lining) {
-    const sheet = findSheet('ply-1/4');
-    const sides: { id: string; axes: Axes; wide: number }[] = [
-      { id: 'left', axes: wallAxes('left', [0, D, 0]), wide: D },
-      { id: 'back', axes: wallAxes('back', [L, D, 0]), wide: L },
-    ];
-    for (const s of sides)
-      for (let a = 0, n = 1; a < s.wide - 1e-6; a += sheet.length, n++)
-        sketch.add(
-          polyPart(
-            s.axes,
-            'lining',
-            { id: `lining/${s.id}-${n}`, name: 'lining on the barn’s wall', role: 'liner', item: sheet.key },
-            'az',
-            rectangle(a, 0, Math.min(s.wide, a + sheet.length), LINER_HIGH),
-            -LINER,
-            LINER,
-          ),
-        );
-    sketch.assembly({
-      id: 'lining',
-      name: 'lining',
-      kind: 'fittings',
-      face: faceOf(UNIT_AXES),
-      flat: false,
-      tapes: [],
-      joins: { to: 'front-wall', how: 'screwed to the barn’s framing where the birds reach' },
-      site: true,
-    });
-    for (const part of sketch.parts.filter((x) => x.assembly === 'lining'))
-      sketch.join({
-        kind: 'face-screwed',
-        parts: [part.id],
-        fasteners: [{ item: 'screw-1-1/4', length: 1.25, count: 5 * Math.max(2, Math.ceil(part.length / 16)) }],
-      });
-  }
+  if (p.lining) lineBarn(sketch, L, D);
   const rightFace = L - (p.ownRight ? WALL : 0);
   // Roosts along the back, nests at the barn's left wall: away from each other.
   const fits = Math.max(0, Math.floor((D - WALL - 1 - 24) / (ROOST_CLEAR + BAR)));

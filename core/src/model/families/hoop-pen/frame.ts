@@ -15,6 +15,7 @@ import {
 import type { PartText } from '../../../frame/index.ts';
 import { findMesh, findPiece } from '../../../stock/index.ts';
 import { frameEnds, HIGH, POST } from './ends.ts';
+import { holdHoops } from './holdHoops.ts';
 import type { HoopPenParams } from './params.ts';
 
 const T = 1.5;
@@ -24,8 +25,6 @@ const FOOT = 0.5;
 /** Flats that a curve is drawn with: odd, so that one lies level under the crown. */
 const STEPS = 25;
 const WHEEL_AT = 12;
-/** Straps of a bent panel and ties of the tarp. Common practice, no source. */
-const STRAP_AT = 24;
 const LEAST_DOOR = 14;
 /** Lowest door that a person reaches in through. */
 const LEAST_HIGH = 10;
@@ -300,36 +299,8 @@ export const frameHoopPen = (p: HoopPenParams): Build => {
       },
     ),
   );
-  for (const part of sketch.parts.filter((x) => x.role === 'hoop')) {
-    const straps = pvc ? 2 : 1 + Math.ceil(part.width / STRAP_AT);
-    const screws = (n: number) => [{ item: 'screw-1-1/4', length: 1.25, count: 2 * n }];
-    for (const runner of [1, 2])
-      sketch.join({
-        kind: 'strap',
-        parts: [part.id, `base/runner-${runner}`],
-        hardware: { 'pipe-strap': straps },
-        fasteners: screws(straps),
-      });
-    sketch.join({
-      kind: 'tie',
-      parts: [part.id, 'ridge/board-1'],
-      hardware: { 'pipe-strap': 1 },
-      fasteners: screws(1),
-    });
-  }
-  for (const runner of [1, 2])
-    sketch.join({
-      kind: 'staple',
-      parts: ['skin/mesh', `base/runner-${runner}`],
-      fasteners: [{ item: 'staple', length: 0.5, count: Math.ceil((to - from) / 3) + 1 }],
-      bite: { through: m, into: 0.5 - m },
-    });
   const tarp = Math.min(p.tarpLength, to - from);
-  sketch.join({
-    kind: 'tie',
-    parts: ['skin/tarp', 'skin/mesh'],
-    hardware: { bungee: 2 * (Math.ceil(tarp / STRAP_AT) + Math.ceil(hoop / STRAP_AT)) },
-  });
+  holdHoops(sketch, { pvc, along: to - from, hoop, tarp, mesh: m });
   sketch.add(
     band(
       'skin',

@@ -1,5 +1,4 @@
 import { rectangle } from '../../../geometry/index.ts';
-import type { Pt } from '../../../geometry/index.ts';
 import type { Build, TapeMark } from '../../../unit/index.ts';
 import {
   closeEaves,
@@ -25,6 +24,7 @@ import type { LeanRoofPlan } from '../../../frame/index.ts';
 import { findLumber, findMesh, findPiece, findRoofing } from '../../../stock/index.ts';
 import { fitPeakDoors } from './doors.ts';
 import { frameEnds } from './ends.ts';
+import { fitHandlebar } from './handlebar.ts';
 import type { SteepRoofPenParams } from './params.ts';
 
 const T = 1.5;
@@ -325,61 +325,7 @@ export const frameSteepRoofPen = (p: SteepRoofPenParams): Build => {
   if (p.wheels !== 'none')
     fitWheels(sketch, { wheel: p.wheels, at: WHEEL_AT, width: W, out: m, joins: 'front', how: p.wheelHow });
   plateCorners(sketch, ['left', 'right']);
-  if (p.handlebar) {
-    const pipe = findPiece('pipe-1');
-    const r = pipe.thickness / 2;
-    for (const [k, y] of [-m - T, W + m].entries())
-      sketch.add(
-        boxPart(
-          a,
-          'handle',
-          { id: `handle/arm-${k + 1}`, name: 'handle arm', role: 'handle', item: '2x4-pt' },
-          [L - 24, y, 0],
-          [36, T, RAIL],
-          'a',
-        ),
-      );
-    const ring = Array.from({ length: 12 }, (_, i): Pt => [
-      L + 10 + r * Math.cos((i * Math.PI) / 6),
-      T + r * Math.sin((i * Math.PI) / 6),
-    ]);
-    sketch.add(
-      polyPart(
-        a,
-        'handle',
-        { id: 'handle/pipe', name: 'handlebar', role: 'handle', item: 'pipe-1' },
-        'az',
-        ring,
-        -m,
-        W + 2 * m,
-        { form: 'section' },
-      ),
-    );
-    sketch.assembly({
-      id: 'handle',
-      name: 'handlebar',
-      kind: 'fittings',
-      face: faceOf(a),
-      flat: false,
-      tapes: [],
-      joins: { to: 'front', how: 'arms bolted along the bottom rails, pipe between them' },
-    });
-    for (const k of [1, 2]) {
-      const side = k === 1 ? 'front' : 'back';
-      sketch.join({
-        kind: 'bolt',
-        parts: [`handle/arm-${k}`, `${side}/mesh`, `${side}/bottom-rail`],
-        hardware: { 'carriage-bolt': 2 },
-        instead: true,
-      });
-      sketch.join({
-        kind: 'strap',
-        parts: ['handle/pipe', `handle/arm-${k}`],
-        hardware: { 'pipe-flange': 1 },
-        fasteners: [{ item: 'screw-1-1/4', length: 1.25, count: 4 }],
-      });
-    }
-  }
+  if (p.handlebar) fitHandlebar(sketch, { length: L, width: W, out: m });
   fixMesh(sketch, { sides: p.meshSides, overhead: 'washers' });
   return sketch.finish({
     family: 'steep-roof-pen',

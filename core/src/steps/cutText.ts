@@ -1,0 +1,36 @@
+import { groupParts } from '../unit/index.ts';
+import type { Part } from '../unit/index.ts';
+
+/** Most mitre saws end at this angle off square. Common practice, no source. */
+export const MITRE_MOST = 50;
+
+/** True for a piece with an end that a mitre saw does not reach. */
+export const isSharp = (part: Part): boolean => part.cuts.some((c) => c.angle > MITRE_MOST);
+
+/** How many pieces there are to cut, and by what. */
+export const countText = (parts: readonly Part[], by: string): string => {
+  const lengths = groupParts(parts).length;
+  if (parts.length === 1) return `One piece, by the ${by}.`;
+  if (by !== STICKS) return `${parts.length} pieces by the ${by}.`;
+  return lengths === 1
+    ? `${parts.length} pieces of one length, by the ${by}.`
+    : `${parts.length} pieces of ${lengths} lengths, by the ${by}: long pieces first.`;
+};
+
+const STICKS = 'stick bars';
+
+/** What to mind when sticks of one kind are cut; ends that a mitre saw does not reach are cut with the piece on a wedge. */
+export const cutText = (parts: readonly Part[]): string[] => {
+  const sharp = [...new Set(parts.filter(isSharp).map((p) => p.mark))];
+  return [
+    countText(parts, STICKS),
+    parts.length > groupParts(parts).length
+      ? 'Stack equal pieces against the stop and cut them together; write the mark on each.'
+      : 'Write the mark on each.',
+    ...(sharp.length === 0
+      ? []
+      : [
+          `More than ${MITRE_MOST}° off square: ${sharp.join(', ')}. Make a jig first, a wedge clamped to the fence at the rest of the angle.`,
+        ]),
+  ];
+};
