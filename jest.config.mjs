@@ -9,7 +9,7 @@ const common = {
   rootDir: '.',
   testEnvironment: 'node',
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
-  transform: { '^.+\\.tsx?$': ['@swc/jest', { ...swc, swcrc: false }] },
+  transform: { '^.+\\.tsx?$': ['<rootDir>/scripts/lib/transform.mjs', { ...swc, swcrc: false }] },
   moduleNameMapper: {
     '^@rubbet/core/(.*)$': '<rootDir>/core/src/$1/index.ts',
     '^@rubbet/(demo|cli|server)$': '<rootDir>/$1/src/index.ts',

@@ -36,34 +36,32 @@ const TOUCH = 1 / 16;
 const REACH = 6;
 
 const piecesOf = (part: Part): readonly ConvexPiece[] => findPieces(part.shape, part.place);
-const gapOf = (a: Part, b: Part): number => {
-  let least = Infinity;
-  for (const p of piecesOf(a)) for (const q of piecesOf(b)) least = Math.min(least, measureSeparation(p, q, REACH * 2));
-  return least;
-};
+/** Whether two parts come within reach of each other; looking stops at the first of their pieces that do. */
+const areNear = (a: Part, b: Part, reach: number): boolean =>
+  piecesOf(a).some((p) => piecesOf(b).some((q) => measureSeparation(p, q, reach) <= reach));
 
 /** Where a line through a point lies inside a convex piece, by its corners' planes: `[from, to]` along the line. */
 const spanIn = (piece: ConvexPiece, at: Vec3, way: Vec3): readonly [number, number] | undefined => {
   let from = -Infinity;
   let to = Infinity;
-  for (const n of piece.normals) {
-    const ds = piece.points.map((p) => p[0] * n[0] + p[1] * n[1] + p[2] * n[2]);
-    const [lo, hi] = [Math.min(...ds), Math.max(...ds)];
+  for (let k = 0; k < piece.normals.length; k++) {
+    const n = piece.normals[k] as Vec3;
+    const [lo, hi] = [piece.reaches[2 * k] as number, piece.reaches[2 * k + 1] as number];
     const c = at[0] * n[0] + at[1] * n[1] + at[2] * n[2];
     const v = way[0] * n[0] + way[1] * n[1] + way[2] * n[2];
     if (Math.abs(v) < 1e-9) {
       if (c < lo - TOUCH || c > hi + TOUCH) return undefined;
       continue;
     }
-    const [a, b] = [(lo - c) / v, (hi - c) / v];
-    from = Math.max(from, Math.min(a, b));
-    to = Math.min(to, Math.max(a, b));
+    const [a, b] = v > 0 ? [(lo - c) / v, (hi - c) / v] : [(hi - c) / v, (lo - c) / v];
+    if (a > from) from = a;
+    if (b < to) to = b;
   }
   return to > from ? [from, to] : undefined;
 };
 
-/** The directions in which the faces of a part look. */
-const waysOf = (part: Part): Vec3[] => piecesOf(part).flatMap((p) => p.normals.map((n): Vec3 => [n[0], n[1], n[2]]));
+/** The directions in which the faces of a part look; a skin's own is that of any of its pieces. */
+const waysOf = (part: Part): readonly Vec3[] => piecesOf(part)[0]?.normals ?? [];
 
 /** Whether there is a straight way from a joint's middle along which its fastener finds as much wood as it is long. */
 const findsWood = (joint: Joint, parts: readonly Part[]): boolean => {
@@ -85,12 +83,10 @@ const findsWood = (joint: Joint, parts: readonly Part[]): boolean => {
 /**
  * What is wrong with how a build is held together: parts that no chain of joints ties to what carries it, joints of parts that are
  * not there or do not meet, fasteners that are longer than the wood they go through and into.
- * @param deep every joint is looked at by itself, which takes its time
  */
-export const jointFaults = (build: Build, deep = true): string[] => {
+export const jointFaults = (build: Build): string[] => {
   const byId = new Map(build.parts.map((p) => [p.id, p]));
   const wrong = findUnheld(build).map((id) => `${id} is held by no joint`);
-  if (!deep) return wrong;
   for (const j of build.joints) {
     const parts = j.parts.flatMap((id) => byId.get(id) ?? []);
     if (parts.length === 0 || parts.length < j.parts.length)
@@ -100,7 +96,7 @@ export const jointFaults = (build: Build, deep = true): string[] => {
         wrong.push(`${j.id} drives ${f.count} ${f.item} of ${f.length}`);
     const reach = BRIDGED.has(j.kind) ? REACH : TOUCH;
     parts.slice(1).forEach((p, i) => {
-      if (!parts.slice(0, i + 1).some((q) => gapOf(p, q) <= reach))
+      if (!parts.slice(0, i + 1).some((q) => areNear(p, q, reach)))
         wrong.push(`${j.kind} of ${j.parts.join(' and ')}: ${p.id} is not there`);
     });
     if (j.bite && j.bite.into <= 0) wrong.push(`${j.kind} of ${j.parts.join(' and ')} holds in nothing`);

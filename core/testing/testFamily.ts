@@ -159,13 +159,13 @@ const takeoffFaults = (build: Build): string[] => {
 };
 
 /** Everything that must hold for every build, as one list of what does not. */
-export const faultsOf = (build: Build, deep = true): string[] => [
+export const faultsOf = (build: Build): string[] => [
   ...findClashes(build).map((c) => `${c.a} and ${c.b} overlap by ${c.depth.toFixed(3)}`),
   ...findFloating(build).map((id) => `${id} touches nothing`),
   ...findGaps(build).map((g) => `${g.face} is open at ${g.at.join(', ')}`),
   ...findUnbackedJoints(build).map((j) => `${j.parts.join(' and ')} meet on nothing at ${j.at.join(', ')}`),
   ...openingFaults(build),
-  ...jointFaults(build, deep),
+  ...jointFaults(build),
   ...tapeFaults(build),
   ...heightFaults(build),
 ];
@@ -190,17 +190,14 @@ export const testFamily = (key: string): void => {
       expect(build({}).notes).toEqual([]);
     });
 
-    let tried = 0;
     it('is true for any parameters: nothing overlaps or floats, no face is open, joints lie on framing', () => {
       fc.assert(
         fc.property(paramsOf(family.params), (params) => {
           const b = build(params);
-          // What takes long is looked at in every second, joints one by one in every tenth.
-          tried++;
-          expect(tried % 2 === 0 ? faultsOf(b, tried % 10 === 0) : jointFaults(b, false)).toEqual([]);
+          expect(faultsOf(b)).toEqual([]);
           expect(b.parts.filter((part) => !(part.length > 0)).map((part) => part.id)).toEqual([]);
         }),
-        options(60, 7),
+        options(300, 7),
       );
     });
 
@@ -209,14 +206,14 @@ export const testFamily = (key: string): void => {
         fc.assert(
           fc.property(paramsOf(family.params), fittingsOf(family), (params, fittings) => {
             const b = build(params, fittings);
-            expect(faultsOf(b, tried++ % 5 === 0)).toEqual([]);
+            expect(faultsOf(b)).toEqual([]);
             for (const f of fittings) {
               const stands = b.openings.some((o) => o.id.endsWith(`/${f.id}`));
               const said = b.notes.some((n) => n.code.startsWith(f.id) || n.code === 'nest-under-eave');
               expect([f.id, stands || said]).toEqual([f.id, true]);
             }
           }),
-          options(30, 13),
+          options(100, 13),
         );
       });
 
@@ -227,7 +224,7 @@ export const testFamily = (key: string): void => {
           expect(takeoffFaults(b)).toEqual([]);
           expect(countFaults(b)).toEqual([]);
         }),
-        options(15, 17),
+        options(25, 17),
       );
     });
 
@@ -242,7 +239,7 @@ export const testFamily = (key: string): void => {
           expect(measureMass(m).weight).toBeCloseTo(measureMass(b).weight, 6);
           expect(measureMass(m).centre[0]).toBeCloseTo(x0 + x1 - measureMass(b).centre[0], 6);
         }),
-        options(12, 19),
+        options(20, 19),
       );
     });
 

@@ -17,6 +17,10 @@ export interface ConvexPiece {
   readonly edges: readonly Vec3[];
   readonly low: Vec3;
   readonly high: Vec3;
+  /** Whether it is a box along the axes. */
+  readonly isBox: boolean;
+  /** How far it reaches along each of its normals: from, to, from, to, and so on. */
+  readonly reaches: readonly number[];
 }
 
 /** Volume of a shape in cubic inches. */
@@ -98,6 +102,9 @@ const directionsOf = (ring: readonly Vec3[]): Vec3[] => {
   return out;
 };
 
+/** How far a corner may lie off the box around it and still be taken for its corner. */
+const BOX_SLACK = 1e-9;
+
 /** A piece whose separating directions are worked out when they are first asked for: most uses need its corners alone. */
 class LazyPiece implements ConvexPiece {
   readonly points: readonly Vec3[];
@@ -105,6 +112,8 @@ class LazyPiece implements ConvexPiece {
   readonly high: Vec3;
   readonly #bottom: readonly Vec3[];
   readonly #up: Vec3;
+  #box: boolean | undefined;
+  #reaches: readonly number[] | undefined;
   #edges: readonly Vec3[] | undefined;
   #normals: readonly Vec3[] | undefined;
 
@@ -117,6 +126,15 @@ class LazyPiece implements ConvexPiece {
     this.high = high;
   }
 
+  get isBox(): boolean {
+    if (this.#box === undefined) {
+      const { low, high } = this;
+      const at = (p: Vec3, k: 0 | 1 | 2): boolean => p[k] - low[k] < BOX_SLACK || high[k] - p[k] < BOX_SLACK;
+      this.#box = this.points.length === 8 && this.points.every((p) => at(p, 0) && at(p, 1) && at(p, 2));
+    }
+    return this.#box;
+  }
+
   get edges(): readonly Vec3[] {
     this.#edges ??= [this.#up, ...directionsOf(this.#bottom)];
     return this.#edges;
@@ -125,6 +143,24 @@ class LazyPiece implements ConvexPiece {
   get normals(): readonly Vec3[] {
     this.#normals ??= [this.#up, ...this.edges.slice(1).map((e) => cross(e, this.#up))];
     return this.#normals;
+  }
+
+  get reaches(): readonly number[] {
+    if (!this.#reaches) {
+      const out: number[] = [];
+      for (const n of this.normals) {
+        let lo = Infinity;
+        let hi = -Infinity;
+        for (const p of this.points) {
+          const d = dot(p, n);
+          if (d < lo) lo = d;
+          if (d > hi) hi = d;
+        }
+        out.push(lo, hi);
+      }
+      this.#reaches = out;
+    }
+    return this.#reaches;
   }
 }
 
@@ -140,7 +176,8 @@ const makePieces = (shape: Shape, place: Placement): ConvexPiece[] => {
   );
 };
 
-const spread = (points: readonly Vec3[], axis: Vec3): readonly [number, number] => {
+/** The gap between corners and a stretch along a direction, without making an object: it is asked for millions of times. */
+const gapFrom = (points: readonly Vec3[], axis: Vec3, from: number, to: number): number => {
   let lo = Infinity;
   let hi = -Infinity;
   const [x, y, z] = axis;
@@ -150,15 +187,22 @@ const spread = (points: readonly Vec3[], axis: Vec3): readonly [number, number] 
     if (d < lo) lo = d;
     if (d > hi) hi = d;
   }
-  return [lo, hi];
+  const before = from - hi;
+  const after = lo - to;
+  return before > after ? before : after;
 };
 
 const gapAlong = (a: ConvexPiece, b: ConvexPiece, axis: Vec3): number => {
-  const ra = spread(a.points, axis);
-  const rb = spread(b.points, axis);
-  const before = ra[0] - rb[1];
-  const after = rb[0] - ra[1];
-  return before > after ? before : after;
+  let lo = Infinity;
+  let hi = -Infinity;
+  const [x, y, z] = axis;
+  for (let i = 0; i < a.points.length; i++) {
+    const p = a.points[i] as Vec3;
+    const d = p[0] * x + p[1] * y + p[2] * z;
+    if (d < lo) lo = d;
+    if (d > hi) hi = d;
+  }
+  return gapFrom(b.points, axis, lo, hi);
 };
 
 /**
@@ -176,9 +220,14 @@ export const measureSeparation = (a: ConvexPiece, b: ConvexPiece, enough = 0.5):
     look((a.low[k] as number) - (b.high[k] as number));
     look((b.low[k] as number) - (a.high[k] as number));
   }
-  if (best > enough) return best;
-  for (const axis of a.normals) if (look(gapAlong(a, b, axis))) return best;
-  for (const axis of b.normals) if (look(gapAlong(a, b, axis))) return best;
+  // Boxes along the axes are parted by nothing else.
+  if (best > enough || (a.isBox && b.isBox)) return best;
+  for (let k = 0; k < a.normals.length; k++)
+    if (look(gapFrom(b.points, a.normals[k] as Vec3, a.reaches[2 * k] as number, a.reaches[2 * k + 1] as number)))
+      return best;
+  for (let k = 0; k < b.normals.length; k++)
+    if (look(gapFrom(a.points, b.normals[k] as Vec3, b.reaches[2 * k] as number, b.reaches[2 * k + 1] as number)))
+      return best;
   for (const ea of a.edges)
     for (const eb of b.edges) {
       const axis = cross(ea, eb);

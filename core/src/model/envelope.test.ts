@@ -28,6 +28,7 @@ describe('no ½ in bar comes in, judged by flooding the free space from inside',
     ['a-frame-pen', {}, [70, 24, 8]],
     ['hoop-pen', {}, [60, 36, 20]],
     ['steep-roof-pen', {}, [30, 20, 12]],
+    ['steep-roof-pen', { cover: 'tarp' }, [30, 20, 12]],
     ['garden-ark', {}, [60, 15, 8]],
     ['raised-lean-to', {}, [36, 20, 50]],
     ['raised-gable', {}, [40, 20, 50]],
@@ -54,6 +55,7 @@ describe('no ½ in bar comes in, judged by flooding the free space from inside',
   it.each([
     { runBays: 3, runLength: 144, fall: 18, runDig: 'none' },
     { runBays: 1, runLength: 96, fall: 6, runDig: 'none' },
+    { runBays: 2, runLength: 120, fall: 10, runDig: 'skirt' },
   ] as Record<string, number | string>[])('house-with-run %j, over ground that falls under the run', (params) => {
     const b = buildSpec(parseSpec({ family: 'house-with-run', params }));
     const [end] = b.facts.base;

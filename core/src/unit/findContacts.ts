@@ -75,17 +75,21 @@ export const measureDepth = (part: PartDraft, at: Vec3, normal: Vec3): number =>
   const [px, py] = [dot(d, place.u), dot(d, place.v)];
   const [dx, dy] = [-dot(normal, place.u), -dot(normal, place.v)];
   let first = Infinity;
-  for (const ring of [shape.outline, ...shape.holes])
-    for (let i = 0; i < ring.length; i++) {
-      const p = ring[i] as Pt;
-      const q = ring[(i + 1) % ring.length] as Pt;
-      const [ex, ey] = [q[0] - p[0], q[1] - p[1]];
+  for (let r = -1; r < shape.holes.length; r++) {
+    const ring = r < 0 ? shape.outline : (shape.holes[r] as readonly Pt[]);
+    for (let i = 0, j = ring.length - 1; i < ring.length; j = i++) {
+      const p = ring[j] as Pt;
+      const q = ring[i] as Pt;
+      const ex = q[0] - p[0];
+      const ey = q[1] - p[1];
       const det = dx * ey - dy * ex;
-      if (Math.abs(det) < 1e-9) continue;
+      if (det < 1e-9 && det > -1e-9) continue;
       const t = ((p[0] - px) * ey - (p[1] - py) * ex) / det;
+      if (t <= 1e-3 || t >= first) continue;
       const s = ((p[0] - px) * dy - (p[1] - py) * dx) / det;
-      if (s >= -1e-6 && s <= 1 + 1e-6 && t > 1e-3 && t < first) first = t;
+      if (s >= -1e-6 && s <= 1 + 1e-6) first = t;
     }
+  }
   return Number.isFinite(first) ? first : 0;
 };
 
