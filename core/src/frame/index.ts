@@ -13,6 +13,7 @@ export * from './frameSill.ts';
 export * from './frameLeanRoof.ts';
 export * from './frameBarge.ts';
 export * from './frameGableRoof.ts';
+export * from './frameRafterTies.ts';
 export * from './fitDoor.ts';
 export * from './fitPopDoor.ts';
 export * from './fitNestRow.ts';

@@ -23,6 +23,7 @@ const LAYER: Readonly<Record<Role, Layer>> = {
   blocking: 'wall',
   ridge: 'wall',
   'gable stud': 'wall',
+  tie: 'wall',
   post: 'wall',
   leg: 'pen',
   rail: 'pen',

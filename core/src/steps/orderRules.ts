@@ -59,6 +59,12 @@ export const ORDER_RULES: readonly OrderRule[] = [
     after: (s) => s.verb === 'roof',
   },
   {
+    code: 'pairs-before-cover',
+    text: 'Opposing rafters stand before either slope is covered: one slope alone pushes its ridge over.',
+    before: (s) => s.verb === 'frame' && s.view === 'three',
+    after: (s) => s.verb === 'roof',
+  },
+  {
     code: 'doors-after-roof',
     text: 'Doors are hung when the unit no longer moves.',
     before: (s) => s.verb === 'roof',

@@ -3,6 +3,7 @@ import type { Assembly, Build, Part } from '../unit/index.ts';
 import { findItem } from '../stock/index.ts';
 import { CAUTIONS } from './cautions.ts';
 import { countText, cutText } from './cutText.ts';
+import { rafterText } from './rafterText.ts';
 import { coverText, isOver, isSkin, skinText } from './skin.ts';
 import { TOOLS } from './tools.ts';
 import { withJoints } from './withJoints.ts';
@@ -241,32 +242,27 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles
       'In before the roof closes.',
     ]);
   const roofs = inOrder(['roof', 'cover']);
+  // Opposing rafters go up before either slope is covered: one slope alone pushes its ridge over.
+  let raised: readonly string[] = [...walls, ...endsOf(loose), ...endsOf(overhead)];
   for (const a of roofs) {
-    const mine = partsOf(build.parts, a.id);
-    const framing = mine.filter((p) => !isSkin(p));
-    const cover = mine.filter(isSkin);
-    let last: readonly string[] = [...walls, ...endsOf(loose), ...endsOf(overhead)];
-    if (framing.length > 0)
-      last = [
-        add({
-          id: `${a.id}/frame`,
-          verb: 'frame',
-          title: `Set the rafters of the ${a.name}`,
-          text: [
-            framing.some((p) => p.notches.length > 1)
-              ? 'Rafters over studs, crown up; each tied to both plates.'
-              : build.parts.some((p) => p.role === 'ridge')
-                ? 'Rafters crown up, in pairs against the ridge; each tied to its plate.'
-                : 'Rafters crown up; each tied down where it sits.',
-          ],
-          station: 'bay',
-          assembly: a.id,
-          parts: ids(framing),
-          minutes: 5 + framing.length * rates.framePerPart,
-          needs: last,
-          view: 'three',
-        }),
-      ];
+    const framing = partsOf(build.parts, a.id).filter((p) => !isSkin(p));
+    if (framing.length === 0) continue;
+    const step = add({
+      id: `${a.id}/frame`,
+      verb: 'frame',
+      title: `Set the rafters of the ${a.name}`,
+      text: rafterText(framing, build.parts),
+      station: 'bay',
+      assembly: a.id,
+      parts: ids(framing),
+      minutes: 5 + framing.length * rates.framePerPart,
+      needs: raised,
+      view: 'three',
+    });
+    raised = [step];
+  }
+  for (const a of roofs) {
+    const cover = partsOf(build.parts, a.id).filter(isSkin);
     ended.set(
       a.id,
       add({
@@ -278,7 +274,7 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles
         assembly: a.id,
         parts: ids(cover),
         minutes: 4 + cover.length * rates.roofPerSheet,
-        needs: last,
+        needs: raised,
         view: 'three',
       }),
     );

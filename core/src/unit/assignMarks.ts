@@ -43,6 +43,7 @@ const LETTER: Record<Role, string> = {
   'gable stud': 'GS',
   gusset: 'GU',
   collar: 'CO',
+  tie: 'TI',
   runner: 'RN',
   brace: 'BR',
   hoop: 'HP',

@@ -44,6 +44,7 @@ export type Role =
   | 'gable stud'
   | 'gusset'
   | 'collar'
+  | 'tie'
   | 'runner'
   | 'brace'
   | 'hoop'
@@ -212,6 +213,22 @@ export interface SpanFact {
   readonly part: string;
 }
 
+/** What keeps the plates of a gable roof from being pushed apart. Inches. */
+export interface RoofThrust {
+  readonly name: string;
+  readonly cover: 'closed' | 'mesh';
+  readonly span: number;
+  readonly rise: number;
+  readonly pitch: number;
+  readonly plate: { readonly item: string; readonly count: number; readonly onEdge?: boolean };
+  /** Longest stretch of plate between ties or tied walls. */
+  readonly apart: number;
+  /** Nails in the weakest heel and the wall that it holds. */
+  readonly heel?: { readonly nails: number; readonly apart: number } | undefined;
+  readonly ties: number;
+  readonly part: string;
+}
+
 /** What the judgement rules need to know of a build, whichever family made it. Inches, square feet, degrees. */
 export interface BuildFacts {
   /** Meant to be moved on its own ground. */
@@ -229,6 +246,8 @@ export interface BuildFacts {
   readonly enclosedHeight: number;
   readonly floorHeight: number;
   readonly roof: { readonly pitch: number; readonly cover: string; readonly roofedShare: number };
+  /** Roofs of two slopes and what ties them. */
+  readonly thrust?: readonly RoofThrust[];
   readonly eaves?: { readonly front: number; readonly back: number };
   readonly roosts: readonly {
     readonly height: number;

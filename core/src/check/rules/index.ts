@@ -59,6 +59,7 @@ import { groundContact } from './groundContact.ts';
 import { hoopLow } from './hoopLow.ts';
 import { hoopSpacing } from './hoopSpacing.ts';
 import { gateWidth } from './gateWidth.ts';
+import { rafterThrust } from './rafterThrust.ts';
 import { bayFill } from './bayFill.ts';
 import { tallBlocks } from './tallBlocks.ts';
 import { ceilingSpan } from './ceilingSpan.ts';
@@ -82,6 +83,7 @@ export const CHECKS: readonly Check[] = [
   nestSize,
   roofPitch,
   spans,
+  rafterThrust,
   rafterOverStud,
   legBracing,
   underfloorDark,

@@ -121,6 +121,12 @@ export const frameRule: JoineryRule = (c, scene) => {
   const loose = scene.bolted(c.a.assembly, c.b.assembly);
   if (loose && !seated) return bolt(c) ?? 'none';
   if (endA && endB) return 'none';
+  // A tie stands on the plates; its hold on the rafters is counted where it is framed.
+  if (c.a.role === 'tie')
+    return c.b.role === 'plate' && !endA
+      ? draft(c, 'toe-nailed', { fasteners: driven(SLANTING.nail, 2), bite: SLANT })
+      : 'none';
+  if (c.b.role === 'tie') return undefined;
   // A ridge sits on its post; what holds it is nailed through the sides.
   if (c.a.role === 'post' && c.b.role === 'ridge' && c.onA === 'notch') return draft(c, 'rests');
   if (c.a.role === 'ridge' && c.b.role === 'post' && c.onB === 'notch') return undefined;

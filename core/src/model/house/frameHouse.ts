@@ -8,6 +8,7 @@ import {
   fitLadder,
   fitRamp,
   fitRoosts,
+  frameRafterTies,
   headerHeight,
   ROOST_CLEAR,
   UNIT_AXES,
@@ -77,6 +78,7 @@ export interface FramedHouse {
     | 'door'
     | 'spans'
     | 'roof'
+    | 'thrust'
     | 'eaves'
     | 'sheetCourses'
     | 'fit'
@@ -203,7 +205,7 @@ export const frameHouse = (sketch: Sketch, p: HouseParams, s: HouseSetting): Fra
       });
   }
   const rafterItem = s.rafterItem ?? '2x4';
-  const { vent } = frameHouseRoof(sketch, {
+  const { vent, places } = frameHouseRoof(sketch, {
     roof,
     length: L,
     corner: [0, 0, z],
@@ -281,6 +283,25 @@ export const frameHouse = (sketch: Sketch, p: HouseParams, s: HouseSetting): Fra
     if (rafter) sketch.join({ kind: 'hung', parts: [rafter.id], hardware: { chain: 1 } });
   }
 
+  const thrust =
+    roof.kind === 'gable'
+      ? [
+          frameRafterTies(sketch, {
+            name: 'roof',
+            halves: ['roof-front', 'roof-back'],
+            axes: axes.front,
+            slope: roof.slope,
+            from: 0,
+            to: L,
+            places,
+            item: rafterItem,
+            plate: { item: s.stud?.item ?? '2x4', count: plates },
+            cover: 'closed',
+            ...(s.inner ? { walls: [[s.inner.birdEnd - WALL, s.inner.storeStart + WALL]] } : {}),
+          }),
+        ]
+      : [];
+
   const way = fitted.ways[0];
   const doorOpening = (['front', 'back', 'left', 'right'] as const).flatMap((side) =>
     placed[side].filter((o) => o.kind === 'people door').map((o) => ({ side, o })),
@@ -304,6 +325,7 @@ export const frameHouse = (sketch: Sketch, p: HouseParams, s: HouseSetting): Fra
       enclosedHeight: z + roofTop(roof),
       floorHeight: z,
       roof: { pitch: roof.slope.fall * 12, cover: p.roofCover, roofedShare: 1 },
+      ...(thrust.length > 0 ? { thrust } : {}),
       eaves: { front: p.overhangFront, back: p.overhangBack },
       roosts:
         p.roostBars > 0

@@ -7,6 +7,7 @@ import {
   coverSlope,
   faceOf,
   frameLeanRafters,
+  frameRafterTies,
   frameRidge,
   frameWall,
   gableSlope,
@@ -19,6 +20,7 @@ import {
   wallAxes,
   WALL,
 } from '../../../frame/index.ts';
+import type { RoofThrust } from '../../../unit/index.ts';
 import type { LeanRoofPlan, LeanSlope, Sketch } from '../../../frame/index.ts';
 import type { BayPlan } from './bayPlan.ts';
 import { closeStep, frameRunEnd } from './runEnd.ts';
@@ -41,7 +43,7 @@ const stapled = (sketch: Sketch, mesh: string, long: number, to: string | true):
   });
 
 /** Frames one bay with its roof, the closing of the step to the next one, and the fill down to sloping ground. */
-export const frameBay = (sketch: Sketch, p: BayPlan): void => {
+export const frameBay = (sketch: Sketch, p: BayPlan): RoofThrust => {
   const n = p.index + 1;
   const mesh = findMesh(p.mesh);
   const m = mesh.thickness;
@@ -255,4 +257,17 @@ export const frameBay = (sketch: Sketch, p: BayPlan): void => {
   if (p.roof === 'metal') capRidge(sketch, `bay-${p.index + 1}-roof-front/roofing-1`, L);
   if (p.gate !== undefined) frameRunEnd(sketch, p, slope);
   if (p.step > 0.5) closeStep(sketch, p, slope);
+  return frameRafterTies(sketch, {
+    name: `bay ${n} roof`,
+    halves: [`bay-${n}-roof-front`, `bay-${n}-roof-back`],
+    axes: front,
+    slope,
+    from: 0,
+    to: L,
+    places,
+    item: '2x4',
+    plate: { item: '2x4', count: 1 },
+    cover: p.roof === 'metal' ? 'closed' : 'mesh',
+    open: [p.gate === undefined, p.index > 0],
+  });
 };

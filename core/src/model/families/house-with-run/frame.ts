@@ -1,4 +1,4 @@
-import type { Build, Fitting } from '../../../unit/index.ts';
+import type { Build, Fitting, RoofThrust } from '../../../unit/index.ts';
 import {
   boltDown,
   cladding,
@@ -85,25 +85,28 @@ export const frameHouseWithRun = (given: HouseWithRunParams, fittings: readonly 
   });
 
   const drop = p.fall / p.runBays;
+  const thrust: RoofThrust[] = [...(house.facts.thrust ?? [])];
   for (let i = 0; i < p.runBays; i++) {
     const last = i === p.runBays - 1;
     const to = -out - i * bay;
-    frameBay(sketch, {
-      index: i,
-      from: to - bay,
-      to,
-      depth: D,
-      foot: -i * drop,
-      eave: runEave,
-      pitch: p.runPitch,
-      studs: p.runStuds,
-      roof: p.runRoof,
-      mesh: p.runMesh,
-      ...(last ? { gate: p.runGate } : {}),
-      fill: drop,
-      step: last ? 0 : drop,
-      dig: p.runDig,
-    });
+    thrust.push(
+      frameBay(sketch, {
+        index: i,
+        from: to - bay,
+        to,
+        depth: D,
+        foot: -i * drop,
+        eave: runEave,
+        pitch: p.runPitch,
+        studs: p.runStuds,
+        roof: p.runRoof,
+        mesh: p.runMesh,
+        ...(last ? { gate: p.runGate } : {}),
+        fill: drop,
+        step: last ? 0 : drop,
+        dig: p.runDig,
+      }),
+    );
   }
   if (p.foundation === 'slab') boltDown(sketch, isSole, 48);
   fixMesh(sketch, {
@@ -117,6 +120,7 @@ export const frameHouseWithRun = (given: HouseWithRunParams, fittings: readonly 
       capacity: { ...house.capacity, runArea: (p.runLength * (D - 7)) / 144 },
       facts: {
         ...house.facts,
+        thrust,
         movable: false,
         base: [-out - p.runLength, 0, L, D],
         spans: [

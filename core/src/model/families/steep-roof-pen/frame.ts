@@ -311,6 +311,7 @@ export const frameSteepRoofPen = (p: SteepRoofPenParams): Build => {
         't',
       ),
     );
+  const tied = [0, ...Array.from({ length: bars }, (_, i) => ROOST_AT + i * (ROOST_CLEAR + 3.5) + 1.75), L];
   if (bars > 0) {
     sketch.assembly({
       id: 'roosts',
@@ -336,6 +337,20 @@ export const frameSteepRoofPen = (p: SteepRoofPenParams): Build => {
       enclosedHeight: p.peak,
       floorHeight: 0,
       roof: { pitch, cover: p.cover, roofedShare: covered / L },
+      thrust: [
+        {
+          name: 'roof',
+          cover: p.cover === 'metal' ? 'closed' : 'mesh',
+          span: W,
+          rise: p.peak - H,
+          pitch,
+          plate: { item: '2x4', count: 1, onEdge: true },
+          // Roost bars between the top rails tie them.
+          apart: Math.max(...tied.slice(1).map((x, k) => x - (tied[k] as number))),
+          ties: bars,
+          part: 'roof-back/rafter-1',
+        },
+      ],
       roosts: bars > 0 ? [{ height: H, length: across, bars, spacing: ROOST_CLEAR, toWall: ROOST_AT }] : [],
       ventArea: (2 * L * H) / 144,
       door: {
