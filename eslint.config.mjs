@@ -9,6 +9,7 @@ const CORE_ORDER = [
   'stock',
   'flock',
   'unit',
+  'strength',
   'join',
   'frame',
   'model',

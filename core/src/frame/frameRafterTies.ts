@@ -1,6 +1,6 @@
 import { findPieces, measureSeparation } from '../geometry/index.ts';
 import type { Pt } from '../geometry/index.ts';
-import { countHeelNails, measurePlateStretch, measureThrust, roofLoad } from '../structure/index.ts';
+import { countHeelNails, measurePlateStretch, measureThrust, roofLoad } from '../strength/index.ts';
 import type { RoofThrust } from '../unit/index.ts';
 import type { Axes } from './axes.ts';
 import type { LeanSlope } from './frameLeanRoof.ts';

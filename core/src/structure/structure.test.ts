@@ -1,20 +1,7 @@
 import { buildSpec, parseSpec } from '../model/index.ts';
 import { measureMass } from '../unit/index.ts';
-import { FLOOR_LOAD, measureLongestSpan } from './spans.ts';
 import { measureTipSpeed, measureWindSide, velocityPressure } from './wind.ts';
 import { measureMoving } from './moving.ts';
-
-describe('spans', () => {
-  // Source: IRC table R502.3.1(2), spruce-pine-fir No. 2, 40 psf live, 10 psf dead (from memory).
-  it.each([
-    ['2x6', 16, 9 * 12 + 4],
-    ['2x6', 24, 8 * 12 + 1],
-    ['2x8', 16, 12 * 12 + 3],
-  ])('%s at %d in spans what the code table gives', (item, spacing, inches) => {
-    expect(Math.floor(measureLongestSpan(item, spacing, FLOOR_LOAD))).toBeGreaterThanOrEqual(inches - 1);
-    expect(Math.floor(measureLongestSpan(item, spacing, FLOOR_LOAD))).toBeLessThanOrEqual(inches + 1);
-  });
-});
 
 describe('wind', () => {
   it('gives the basic pressure: 25.6 psf at 100 mph (ASCE 7 basic form)', () =>

@@ -1,4 +1,4 @@
-import { measureLongestSpan } from '../../structure/index.ts';
+import { measureLongestSpan } from '../../strength/index.ts';
 import { mend } from '../mend.ts';
 import { one } from '../print.ts';
 import type { Check, Finding } from '../types.ts';

@@ -1,4 +1,4 @@
-import { measureLongestSpan, snowLoad } from '../../structure/index.ts';
+import { measureLongestSpan, snowLoad } from '../../strength/index.ts';
 import { mend } from '../mend.ts';
 import { one } from '../print.ts';
 import type { Check, Finding } from '../types.ts';

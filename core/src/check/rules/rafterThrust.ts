@@ -4,7 +4,7 @@ import {
   measureRailStretch,
   measureThrust,
   roofLoad,
-} from '../../structure/index.ts';
+} from '../../strength/index.ts';
 import { mend } from '../mend.ts';
 import type { Check, Finding } from '../types.ts';
 

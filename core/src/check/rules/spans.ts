@@ -1,4 +1,4 @@
-import { FLOOR_LOAD, measureLongestSpan, snowLoad } from '../../structure/index.ts';
+import { FLOOR_LOAD, measureLongestSpan, snowLoad } from '../../strength/index.ts';
 import { mend } from '../mend.ts';
 import type { Check, Finding } from '../types.ts';
 import { one } from '../print.ts';

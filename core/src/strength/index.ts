@@ -1,0 +1,2 @@
+export * from './spans.ts';
+export * from './thrust.ts';
