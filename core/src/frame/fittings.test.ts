@@ -136,9 +136,9 @@ describe('run', () => {
   const build = house({ run: true, runLength: 120 });
   it('passes its roof under the house’s side overhang', () => {
     const sheets = build.parts.filter((p) => p.assembly === 'run-roof' && p.role === 'roofing').map((p) => box(p));
-    const outrigger = box(part(build, 'roof/outrigger-1'));
+    const barge = box(part(build, 'roof/barge-1'));
     const highest = Math.max(...sheets.map((s) => s.high[2]));
-    expect(highest).toBeLessThan(outrigger.high[2]);
+    expect(highest).toBeLessThan(barge.high[2]);
   });
   it('has the slope of the house', () => {
     const angle = (id: string) => part(build, id).cuts[0]?.angle;

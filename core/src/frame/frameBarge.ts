@@ -7,7 +7,7 @@ import type { Sketch } from './sketch.ts';
 const T = 1.5;
 
 /** Barge rafters at both overhanging edges, carried by lookouts. */
-export const frameOutriggers = (sketch: Sketch, plan: LeanRoofPlan, edges: readonly number[]): void => {
+export const frameBargeRafters = (sketch: Sketch, plan: LeanRoofPlan, edges: readonly number[]): void => {
   const { slope: s } = plan;
   const turn = (-Math.atan(s.fall) * 180) / Math.PI;
   edges.forEach((a, i) =>
@@ -16,9 +16,9 @@ export const frameOutriggers = (sketch: Sketch, plan: LeanRoofPlan, edges: reado
         plan.axes,
         plan.id,
         {
-          id: `${plan.id}/outrigger-${i + 1}`,
+          id: `${plan.id}/barge-${i + 1}`,
           name: `${plan.name} barge rafter`,
-          role: 'outrigger',
+          role: 'barge',
           item: plan.rafterItem,
           cuts: plumbCuts(s),
         },
@@ -56,6 +56,8 @@ export const frameLookouts = (
   const run = (s.depth + plan.front + plan.back) / c;
   const rows = Math.max(2, Math.ceil(run / LOOKOUT_AT));
   const deep = s.plumb * c;
+  // On a steep slope a block's foot leans up towards the plumb cut.
+  const start = Math.max(4, T + deep * s.fall);
   const base = s.under(-plan.front) + s.plumb;
   const at = (d: number, q: number): Pt => [
     -plan.front + d * c + q * Math.sin(angle),
@@ -71,7 +73,7 @@ export const frameLookouts = (
     if (to - from - out < LEAST_LOOKOUT) continue;
     for (let r = 0; r < rows; r++) {
       // Clear of the plumb cuts at both ends, and of the wall's corners.
-      const wanted = 4 + ((run - 8) * r) / (rows - 1);
+      const wanted = start + ((run - start - 4) * r) / (rows - 1);
       const t = -plan.front + wanted * c;
       const beside = [0, s.depth].find((corner) => Math.abs(t - corner) < CORNER);
       const inward = beside === undefined ? t : beside === 0 ? CORNER : s.depth - CORNER;

@@ -90,13 +90,13 @@ describe('gable studs', () => {
   it('have a post under the ridge, notched round it where it hangs below the rafters', () => {
     const post = (pitch: number) => studs(pitch).find((p) => p.role === 'post');
     expect(post(4)?.notches).toEqual(['notched round the ridge board']);
-    // A 2×6 ridge hangs 5 1/2 less the rafters' plumb depth below them: 1.8 at 4 in 12, 0.6 at 12 in 12.
+    // A 2×6 ridge hangs 5 1/2 less the rafters' plumb depth and its bevel below them: 1.56 at 4 in 12. At 12 in 12 it takes a 2×8.
     const depth = (pitch: number): number => {
       const ring = post(pitch)?.shape.outline ?? [];
       const tops = ring.map((p) => p[0]).sort((a, b) => b - a);
       return (tops[0] as number) - (ridgeOf(gableSlope(96, 84, pitch, '2x4')).bottom - 84);
     };
-    expect(depth(4)).toBeCloseTo(5.5 - 3.5 * Math.sqrt(1 + 1 / 9), 2);
-    expect(depth(12)).toBeCloseTo(5.5 - 3.5 * Math.SQRT2, 2);
+    expect(depth(4)).toBeCloseTo(5.5 - 3.5 * Math.sqrt(1 + 1 / 9) - 0.25, 2);
+    expect(depth(12)).toBeCloseTo(7.25 - 3.5 * Math.SQRT2 - 0.75, 2);
   });
 });

@@ -1,5 +1,5 @@
 import { findLumber } from '../stock/index.ts';
-import { polyPart, boxPart, sawAngle } from './makePart.ts';
+import { polyPart, sawAngle } from './makePart.ts';
 import { splitMember } from './chooseJoints.ts';
 import { WALL } from './frameWall.ts';
 import type { LeanSlope } from './frameLeanRoof.ts';
@@ -32,11 +32,15 @@ export const gableSlope = (
 /** Half a ridge board's thickness. */
 export const RIDGE_HALF = T / 2;
 
-/** The ridge of a gable slope: its lumber, top and underside. */
-export const ridgeOf = (s: LeanSlope): { readonly item: string; readonly top: number; readonly bottom: number } => {
+/** The ridge of a gable slope: its lumber, its peak, where its faces end under the bevels, and its underside. */
+export const ridgeOf = (
+  s: LeanSlope,
+): { readonly item: string; readonly apex: number; readonly top: number; readonly bottom: number } => {
   const top = s.under(s.depth / 2 + RIDGE_HALF) + s.plumb;
-  const item = s.plumb <= 5.5 ? '2x6' : s.plumb <= 7.25 ? '2x8' : '2x10';
-  return { item, top, bottom: top - findLumber(item).width };
+  const apex = top + RIDGE_HALF * s.fall;
+  const deep = s.plumb + RIDGE_HALF * s.fall;
+  const item = deep <= 5.5 ? '2x6' : deep <= 7.25 ? '2x8' : '2x10';
+  return { item, apex, top, bottom: apex - findLumber(item).width };
 };
 
 /** The ridge board between the rafter pairs, joined over rafters where no stick is long enough. Front's directions. */
@@ -50,15 +54,30 @@ export const frameRidge = (
   candidates: readonly number[],
 ): void => {
   const ridge = ridgeOf(s);
+  const middle = s.depth / 2;
   splitMember(from, to, candidates).forEach(([a, b], i) =>
     sketch.add(
-      boxPart(
+      polyPart(
         axes,
         id,
-        { id: `${id}/ridge-${i + 1}`, name: 'ridge board', role: 'ridge', item: ridge.item },
-        [a, s.depth / 2 - RIDGE_HALF, ridge.bottom],
-        [b - a, T, ridge.top - ridge.bottom],
-        'a',
+        {
+          id: `${id}/ridge-${i + 1}`,
+          name: 'ridge board',
+          role: 'ridge',
+          item: ridge.item,
+          notches: [`top bevelled both ways to the roof, ${sawAngle(Math.atan(s.fall))}°`],
+        },
+        'tz',
+        [
+          [middle - RIDGE_HALF, ridge.bottom],
+          [middle + RIDGE_HALF, ridge.bottom],
+          [middle + RIDGE_HALF, ridge.top],
+          [middle, ridge.apex],
+          [middle - RIDGE_HALF, ridge.top],
+        ],
+        a,
+        b - a,
+        { turn: 90, form: 'section' },
       ),
     ),
   );

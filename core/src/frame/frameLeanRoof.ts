@@ -1,7 +1,7 @@
 import { rectangle } from '../geometry/index.ts';
 import type { Pt } from '../geometry/index.ts';
 import type { EndCut, Role } from '../unit/index.ts';
-import { findLumber } from '../stock/index.ts';
+import { findLumber, findRoofing } from '../stock/index.ts';
 import type { Axes } from './axes.ts';
 import { polyPart, sawAngle } from './makePart.ts';
 import { chooseJoints, withoutSliver } from './chooseJoints.ts';
@@ -209,6 +209,17 @@ export const closeEaves = (
   return area;
 };
 
+/** How far a sheet of metal reaches up under the one above it. Common practice, no source. */
+export const SHEET_LAP = 6;
+
+/** Courses of metal down a slope, `[from, …, to]`: one sheet where one is long enough, else equal ones that lap. */
+export const metalCourses = (from: number, to: number): readonly number[] => {
+  const longest = Math.max(...findRoofing('metal').lengths.map((l) => l.length));
+  const run = to - from;
+  const n = run <= longest ? 1 : Math.ceil(run / (longest - SHEET_LAP));
+  return Array.from({ length: n + 1 }, (_, k) => from + (run * k) / n);
+};
+
 /** A covering laid on the slope: deck sheets or ribbed roofing, from edge to edge. */
 export const coverSlope = (
   sketch: Sketch,
@@ -237,7 +248,9 @@ export const coverSlope = (
   const c = Math.cos(angle);
   const run = cover.end ?? (s.depth + plan.front + plan.back) / c + cover.beyond;
   const joints = withoutSliver(chooseJoints(cover.from, cover.to, cover.width, cover.candidates));
-  const courses = withoutSliver(chooseJoints(cover.start ?? 0, run, cover.course, []));
+  const lapped = cover.role === 'roofing' && cover.item === 'metal';
+  const start = cover.start ?? 0;
+  const courses = lapped ? metalCourses(start, run) : withoutSliver(chooseJoints(start, run, cover.course, []));
   const base = s.under(-plan.front) + s.plumb;
   const at = (d: number, q: number): Pt => [
     -plan.front + d * c + q * Math.sin(angle),
@@ -259,7 +272,16 @@ export const coverSlope = (
       const edge = polyPart(
         axes,
         cover.id,
-        { id: `${cover.id}/${cover.role}-${++n}`, name: cover.name, role: cover.role, item: cover.item },
+        {
+          id: `${cover.id}/${cover.role}-${++n}`,
+          name: cover.name,
+          role: cover.role,
+          item: cover.item,
+          // All but the highest reach up under the sheet above.
+          ...(lapped && k > 0
+            ? { lap: SHEET_LAP, notches: [`cut ${SHEET_LAP} in longer: it reaches up under the sheet above`] }
+            : {}),
+        },
         'tz',
         ring,
         a0,
@@ -321,7 +343,7 @@ export const blockRows = (sketch: Sketch, plan: LeanRoofPlan, places: readonly n
           plan.id,
           {
             id: `${plan.id}/block-${r}-${i + 1}`,
-            name: `${plan.name} block`,
+            name: `${plan.name} purlin block`,
             role: 'blocking',
             item: '2x4',
             fit: 'measure in place',

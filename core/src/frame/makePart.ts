@@ -16,6 +16,7 @@ export interface PartText {
   readonly rip?: number;
   readonly cuts?: readonly EndCut[];
   readonly notches?: readonly string[];
+  readonly lap?: number;
 }
 
 /** What an outline shows of its piece: the wide face, the edge (length by thickness), or the cross-section. */
@@ -59,6 +60,7 @@ const finish = (
     cuts: text.cuts ?? [],
     notches: text.notches ?? [],
     ...(text.rip === undefined ? {} : { rip: text.rip }),
+    ...(text.lap === undefined ? {} : { lap: text.lap }),
     fit: text.fit ?? 'cut to length',
     ...(text.tolerance === undefined ? {} : { tolerance: text.tolerance }),
   };

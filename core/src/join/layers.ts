@@ -19,7 +19,7 @@ const LAYER: Readonly<Record<Role, Layer>> = {
   rim: 'wall',
   joist: 'wall',
   rafter: 'wall',
-  outrigger: 'wall',
+  barge: 'wall',
   blocking: 'wall',
   ridge: 'wall',
   'gable stud': 'wall',

@@ -83,3 +83,17 @@ export const wheelParams = (
     { showWhen: { key: 'wheels', is: ['wheel-8', 'wheel-10'] } },
   ),
 ];
+
+/** Rows of purlin blocks that metal is screwed to where there is no deck. */
+export const purlinParam = (key: string, group: string, showWhen?: ParamDef['showWhen']): ParamDef => ({
+  key,
+  label: 'Purlin blocks at most',
+  group,
+  kind: 'length',
+  min: 16,
+  max: 36,
+  step: 1,
+  default: 32,
+  help: 'Set flush between the rafters; each sheet is screwed to every row.',
+  ...(showWhen ? { showWhen } : {}),
+});

@@ -74,7 +74,9 @@ describe('what a step says is of what is in it', () => {
     expect(texts('hoop-pen')).toMatch(/tarp goes on after the mesh/);
   });
   it('a gable says ridge and plate, a lean-to both plates', () => {
-    expect(texts('raised-gable')).toMatch(/each with its opposite one against the ridge; both slopes stand before either is covered/);
+    expect(texts('raised-gable')).toMatch(
+      /each with its opposite one against the ridge; both slopes stand before either is covered/,
+    );
     expect(texts('raised-lean-to')).toMatch(/each tied to both plates/);
     expect(texts('raised-gable')).not.toMatch(/tied to both plates/);
   });

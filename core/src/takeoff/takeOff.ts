@@ -158,7 +158,7 @@ export const takeOff = (build: Build, effort: Effort = 'full'): Takeoff => {
       ),
       pieces: roofing
         .filter((p) => findRoofing(p.item).bundle === undefined)
-        .map((p) => ({ id: p.id, item: p.item, length: p.length, quantity: 1 })),
+        .map((p) => ({ id: p.id, item: p.item, length: p.length + (p.lap ?? 0), quantity: 1 })),
     },
     effort,
   );

@@ -15,7 +15,7 @@ const LETTER: Record<Role, string> = {
   joist: 'JT',
   leg: 'L',
   rafter: 'R',
-  outrigger: 'O',
+  barge: 'BG',
   blocking: 'B',
   rail: 'RL',
   upright: 'U',

@@ -16,7 +16,7 @@ export type Role =
   | 'joist'
   | 'leg'
   | 'rafter'
-  | 'outrigger'
+  | 'barge'
   | 'blocking'
   | 'rail'
   | 'upright'
@@ -94,6 +94,8 @@ export interface Part {
   readonly fit: Fit;
   /** How far a measured length may be from the expected one. */
   readonly tolerance?: number;
+  /** What lies hidden under the sheet above: cut longer by this, drawn without it. */
+  readonly lap?: number;
   /** How a mesh is held, where it is not by washers. */
   readonly fixing?: Exclude<MeshFixing, 'washers'>;
   /** Flats that a bent part's outline is drawn with: its ring runs along the inner curve and back along the outer one. */

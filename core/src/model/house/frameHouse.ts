@@ -1,9 +1,6 @@
-import { measureBounds } from '../../unit/index.ts';
 import type { BuildFacts, Fitting, Side } from '../../unit/index.ts';
 import type { Capacity } from '../../flock/index.ts';
 import {
-  backFixtures,
-  boxPart,
   cladding,
   fitLadder,
   fitRamp,
@@ -19,6 +16,7 @@ import type { Axes, PlacedOpening, RampFit, Sketch } from '../../frame/index.ts'
 import { findMesh } from '../../stock/index.ts';
 import { fitHouse } from './fit.ts';
 import type { HouseFittings } from './fit.ts';
+import { backRoosts } from './backRoosts.ts';
 import { hangNests, hangWaterBar } from './hangInside.ts';
 import type { RoomPlan } from './hangInside.ts';
 import { frameHouseRoof, needsDoublePlate, roofTop } from './roof.ts';
@@ -47,6 +45,8 @@ export interface HouseSetting {
   readonly bolted?: boolean;
   readonly joins: string;
   readonly deck?: boolean;
+  /** Rows of purlin blocks where there is no deck, at most this far apart. */
+  readonly purlins?: number;
   readonly bare?: WallSetting['bare'];
   readonly blockRows?: WallSetting['blockRows'];
   /** Horizontal room for the ramp on a side. */
@@ -218,7 +218,9 @@ export const frameHouse = (sketch: Sketch, p: HouseParams, s: HouseSetting): Fra
     cover: p.roofCover,
     // Shingles want a deck whatever else the roof is.
     deck: (s.deck ?? true) || p.roofCover === 'shingle',
+    purlins: s.purlins ?? 32,
     mesh: mesh.key,
+    felt: p.underlay,
     gutters: p.gutters,
     cupola: p.cupola,
     clad: clad.thickness,
@@ -238,40 +240,17 @@ export const frameHouse = (sketch: Sketch, p: HouseParams, s: HouseSetting): Fra
     walls: s.inner ? ['front', 'back', 'left'] : ['front', 'right', 'back', 'left'],
   };
   const insideNests = hangNests(sketch, p, room);
-  // What hangs between two studs gets a block behind it.
-  for (const side of s.inner ? (['left'] as const) : (['left', 'right'] as const)) {
-    const free = backFixtures(
-      sketch,
-      { id: `${side}-wall`, name: `${side} wall`, axes: axes[side], deep: wall },
-      centres[side],
-      sketch.parts
-        .filter((part) => part.assembly === 'roosts' && part.role === 'cleat')
-        .flatMap((part) => {
-          const { low, high } = measureBounds([part]);
-          if (side === 'left' ? low[0] > wall + lining + 0.1 : high[0] < L - wall - lining - 0.1) return [];
-          const [from, to] = side === 'left' ? [D - high[1], D - low[1]] : [low[1], high[1]];
-          return [{ from, to, low: low[2] - z, high: high[2] - z }];
-        }),
-    );
-    // Before a window or a door it stands on a post.
-    const board = sketch.parts.find((part) => part.id === 'roosts/board-1');
-    const over = board ? measureBounds([board]).high[2] - z : 0;
-    free.forEach((f, i) => {
-      const foot = f.low >= over - 1e-6 ? over : 0;
-      const middle = (f.from + f.to) / 2;
-      const face = wall + (foot < liningTop ? lining : 0);
-      sketch.add(
-        boxPart(
-          axes[side],
-          'roosts',
-          { id: `roosts/${side}-post-${i + 1}`, name: 'roost post', role: 'post', item: '2x4' },
-          [middle - 1.75, face, foot],
-          [3.5, 1.5, f.low - foot],
-          'z',
-        ),
-      );
-    });
-  }
+  backRoosts(sketch, {
+    axes,
+    centres,
+    length: L,
+    depth: D,
+    floor: z,
+    wall,
+    lining,
+    liningTop,
+    sides: s.inner ? ['left'] : ['left', 'right'],
+  });
   const nipples = hangWaterBar(sketch, p, room);
   // Mains of 60 to 70 psi is brought down to about 10 behind a filter.
   sketch.join({ kind: 'hung', parts: ['water/bar-1'], hardware: { nipple: nipples, regulator: nipples > 0 ? 1 : 0 } });

@@ -65,13 +65,13 @@ export const houseParams = (table: HouseTable): readonly ParamDef[] => {
     default: value(key) as string | number,
     ...clean({ showWhen }),
   });
-  const flag = (key: Key, label: string, group: string, help?: string): ParamDef => ({
+  const flag = (key: Key, label: string, group: string, help?: string, showWhen?: ParamDef['showWhen']): ParamDef => ({
     key,
     label,
     group,
     kind: 'flag',
     default: value(key) as boolean,
-    ...clean({ help }),
+    ...clean({ help, showWhen }),
   });
   const wall = (
     key: 'doorWall' | 'windowWall' | 'popWall' | 'nestWall' | 'cleanOutWall',
@@ -195,6 +195,10 @@ export const houseParams = (table: HouseTable): readonly ParamDef[] => {
       { value: 'metal', label: 'Ribbed metal' },
       { value: 'shingle', label: 'Shingles' },
     ]),
+    flag('underlay', 'Felt under the metal', 'Roof', 'Keeps drip off the deck; shingles always have it.', {
+      key: 'roofCover',
+      is: ['metal'],
+    }),
     choice('rafterSpacing', 'Rafters on centre', 'Roof', onCentre),
     length('overhangFront', 'Front overhang', 'Roof', [3, 24]),
     length('overhangBack', 'Back overhang', 'Roof', [3, 16]),

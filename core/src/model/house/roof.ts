@@ -8,7 +8,7 @@ import {
   fitCupola,
   frameLeanRafters,
   frameLookouts,
-  frameOutriggers,
+  frameBargeRafters,
   frameRidge,
   gableSlope,
   leanSlope,
@@ -28,6 +28,8 @@ const SHINGLED = 96;
 /** What a roll of felt covers, and what its laps take. Common practice, no source. */
 const FELT_COVERS = 432;
 const FELT_LAPS = 1.15;
+/** Staples to a square foot of felt. Common practice, no source. */
+const FELT_STAPLES = 0.75;
 
 /** The roof over a rectangular house, heights from the floor, `t` from the front wall's outer face. */
 export interface HouseRoof {
@@ -85,6 +87,10 @@ export interface RoofPlan {
   readonly eaves: 'mesh' | 'blocked';
   readonly cover: string;
   readonly deck: boolean;
+  /** Rows of purlin blocks instead of a deck, at most this far apart. */
+  readonly purlins: number;
+  /** Felt between deck and metal. */
+  readonly felt: boolean;
   readonly mesh: string;
   readonly gutters: boolean;
   /** Drawn on a ridge only. */
@@ -167,8 +173,8 @@ export const frameHouseRoof = (
     // Rafters stop at the ridge board; deck and covering run to the middle over it.
     const framing = roof.kind === 'lean' ? base : { ...base, front: ridge - RIDGE_HALF };
     frameLeanRafters(sketch, framing);
-    // Those in front of the gable meet at the middle: the ridge ends at the wall.
-    frameOutriggers(sketch, base, [-plan.side, L + plan.side - T]);
+    // The ridge runs out to those in front of the gables.
+    frameBargeRafters(sketch, framing, [-plan.side, L + plan.side - T]);
     vent += closeEaves(sketch, framing, own, plan.eaves, plan.mesh);
     const cover = findRoofing(plan.cover);
     if (plan.deck)
@@ -186,7 +192,7 @@ export const frameHouseRoof = (
         beyond: 0,
         candidates: own.map((a) => a + T / 2),
       });
-    else blockRows(sketch, framing, own, 32);
+    else blockRows(sketch, framing, own, plan.purlins);
     // Barge rafters are carried by blocks from the end rafters, laid in the rows of a ladder.
     frameLookouts(sketch, framing, own, [-plan.side, L + plan.side - T], plan.clad);
     coverSlope(sketch, base, {
@@ -267,13 +273,21 @@ export const frameHouseRoof = (
       });
     }
   }
+  const area = (run * (L + 2 * plan.side)) / 144;
+  const felt = Math.ceil((area * FELT_LAPS) / FELT_COVERS);
+  if (plan.cover === 'metal' && plan.felt && plan.deck)
+    sketch.join({
+      kind: 'staple',
+      parts: [`${halves[0]?.id}/deck-1`],
+      hardware: { felt },
+      fasteners: [{ item: 'staple', length: 0.5, count: Math.ceil(area * FELT_STAPLES) }],
+    });
   if (plan.cover === 'shingle') {
-    const area = (run * (L + 2 * plan.side)) / 144;
     sketch.join({
       kind: 'roofing nail',
       parts: [`${halves[0]?.id}/deck-1`],
       hardware: {
-        felt: Math.ceil((area * FELT_LAPS) / FELT_COVERS),
+        felt,
         'drip-edge': Math.ceil((2 * (L + 2 * plan.side) + 2 * run) / 120),
       },
     });
@@ -284,8 +298,8 @@ export const frameHouseRoof = (
       frontAxes,
       `${id}-front`,
       roof.slope,
-      0,
-      L,
+      -plan.side,
+      L + plan.side,
       places.map((a) => a + T / 2),
     );
     // Shingles are cut to cover their own ridge.
@@ -310,7 +324,7 @@ export const frameHouseRoof = (
 
 /** Height of the highest point of the roof's framing over the floor. */
 export const roofTop = (roof: HouseRoof): number =>
-  roof.kind === 'gable' ? ridgeOf(roof.slope).top : roof.front + roof.slope.plumb;
+  roof.kind === 'gable' ? ridgeOf(roof.slope).apex : roof.front + roof.slope.plumb;
 
 /** Whether siding of this thickness, ending under the rafter tails, would end below a single top plate: then it is doubled. */
 export const needsDoublePlate = (roof: HouseRoof, out: number): boolean =>

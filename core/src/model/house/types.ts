@@ -40,6 +40,8 @@ export interface HouseParams {
   readonly ladder: boolean;
   readonly trim: 'boards' | 'ply rips';
   readonly roofCover: 'metal' | 'shingle';
+  /** Felt between deck and metal. */
+  readonly underlay: boolean;
   readonly rafterSpacing: 16 | 24;
   readonly overhangFront: number;
   readonly overhangBack: number;
@@ -89,6 +91,7 @@ export const USUAL_HOUSE: Omit<HouseParams, 'length' | 'depth'> = {
   ladder: false,
   trim: 'boards',
   roofCover: 'metal',
+  underlay: false,
   rafterSpacing: 16,
   overhangFront: 10,
   overhangBack: 4,

@@ -8,6 +8,8 @@ import {
   faceOf,
   frameGableStuds,
   frameWall,
+  RIDGE_HALF,
+  ridgeOf,
   headerHeight,
   WALL,
 } from '../../frame/index.ts';
@@ -16,6 +18,10 @@ import { endTop, faceTop, sidingTop } from './roof.ts';
 import type { HouseRoof } from './roof.ts';
 import type { HouseParams } from './types.ts';
 
+/** Upright boards are nailed at least this often along their length. Common practice, no source. */
+const BOARDS_NAILED = 24;
+/** Rows of blocks closer than this to one that is there anyway are left out. */
+const LEAST_APART = 4;
 /** Longest sheet, upright. */
 const SHEET = 96;
 
@@ -66,6 +72,20 @@ export const meetingLine = (openings: readonly PlacedOpening[], from: number, to
   return to;
 };
 
+/** Where the ridge passes through a gable's skin to the barge rafters. */
+const ridgeSlot = (roof: HouseRoof, wide: number): PlacedOpening => {
+  const { bottom, apex } = ridgeOf(roof.slope);
+  return {
+    id: 'ridge',
+    kind: 'vent',
+    left: wide / 2 - RIDGE_HALF,
+    width: 2 * RIDGE_HALF,
+    bottom,
+    height: apex - bottom + 1,
+    leastHeight: 0,
+  };
+};
+
 /** Frames and skins the four walls of a house and covers their corners. Gives the centres of each wall's full-height studs. */
 export const frameHouseWalls = (
   sketch: Sketch,
@@ -112,8 +132,12 @@ export const frameHouseWalls = (
     }
     const boards = clad.kind === 'boards';
     if (boards) {
-      const at = Math.round(height / 2);
-      if (!rows.some((z) => Math.abs(z - at) < 8)) rows.push(at);
+      const highest = raked ? Math.max(roof.front, roof.back) : height;
+      const count = Math.ceil(highest / BOARDS_NAILED) - 1;
+      for (let k = 1; k <= count; k++) {
+        const at = Math.round((highest * k) / (count + 1));
+        if (!rows.some((z) => Math.abs(z - at) < LEAST_APART)) rows.push(at);
+      }
     }
     const framed = frameWall(sketch, {
       id,
@@ -149,7 +173,7 @@ export const frameHouseWalls = (
       peaks: gable ? [wide / 2] : [],
       centres: framed.centres,
       cripples: framed.cripples,
-      openings,
+      openings: gable ? [...openings, ridgeSlot(roof, wide)] : openings,
     });
     studCentres[side] = framed.centres;
     if (gable)

@@ -147,6 +147,7 @@ export const frameGardenArk = (given: GardenArkParams, fittings: readonly Fittin
     rafterItem: '2x3',
     stud: { item: '2x2', depth: T },
     deck: false,
+    purlins: given.purlinSpacing,
     joins: 'top',
   });
   const ramp = fitRamp(sketch, wallAxes('right', [hatch[0], 0, 0]), W / 2, z, 0, 0, L - hatch[0] - 4, 'top');

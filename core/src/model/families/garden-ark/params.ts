@@ -2,7 +2,7 @@ import type { MeshFixing } from '../../../unit/index.ts';
 import { choiceParam, houseParams, sizeParam } from '../../house/index.ts';
 import type { HouseParams } from '../../house/index.ts';
 import type { ParamDef } from '../../params.ts';
-import { meshFixParams, meshParam, wheelParams } from '../../penParams.ts';
+import { meshFixParams, meshParam, wheelParams, purlinParam } from '../../penParams.ts';
 import { PITCHES } from '../raised-gable/params.ts';
 
 /** Parameters of the garden ark, lengths in inches. */
@@ -12,6 +12,7 @@ export interface GardenArkParams extends HouseParams {
   readonly deckLength: number;
   readonly wallHeight: number;
   readonly pitch: number;
+  readonly purlinSpacing: number;
   readonly mesh: 'hardware-cloth' | 'welded-wire' | 'poultry-netting';
   readonly meshSides: MeshFixing;
   readonly meshOverhead: MeshFixing;
@@ -31,6 +32,7 @@ export const gardenArkParams: readonly ParamDef[] = [
   ...meshFixParams('Skin', ['sides', 'overhead']),
   ...wheelParams('wheel-8', 'lever'),
   { key: 'ropes', label: 'Pull ropes', group: 'Moving', kind: 'flag', default: true },
+  purlinParam('purlinSpacing', 'Roof', { key: 'roofCover', is: ['metal'] }),
   ...houseParams({
     defaults: {
       siding: 'ply-1/2',
@@ -77,6 +79,7 @@ export const gardenArkParams: readonly ParamDef[] = [
       'popMotor',
       'droppingsBoard',
       'gutters',
+      'underlay',
       'cupola',
     ],
     walls: { nestWall: ['left', 'none'], cleanOutWall: ['back', 'front'] },

@@ -4,6 +4,7 @@ import {
   capRidge,
   blockRows,
   closeEaves,
+  closeRibs,
   coverSlope,
   faceOf,
   frameLeanRafters,
@@ -207,7 +208,7 @@ export const frameBay = (sketch: Sketch, p: BayPlan): RoofThrust => {
     frameLeanRafters(sketch, framing);
     closeEaves(sketch, framing, plan.places ?? places, 'blocked', p.mesh);
     const cover = findRoofing('metal');
-    if (p.roof === 'metal') blockRows(sketch, framing, plan.places ?? places, 32);
+    if (p.roof === 'metal') blockRows(sketch, framing, plan.places ?? places, p.purlins);
     coverSlope(sketch, plan, {
       id,
       name: p.roof === 'metal' ? 'run roof sheet' : 'run roof mesh',
@@ -254,7 +255,10 @@ export const frameBay = (sketch: Sketch, p: BayPlan): RoofThrust => {
     L,
     places.map((a) => a + T / 2),
   );
-  if (p.roof === 'metal') capRidge(sketch, `bay-${p.index + 1}-roof-front/roofing-1`, L);
+  if (p.roof === 'metal') {
+    for (const side of ['front', 'back'] as const) closeRibs(sketch, `bay-${n}-roof-${side}/roofing-1`, L);
+    capRidge(sketch, `bay-${p.index + 1}-roof-front/roofing-1`, L);
+  }
   if (p.gate !== undefined) frameRunEnd(sketch, p, slope);
   if (p.step > 0.5) closeStep(sketch, p, slope);
   return frameRafterTies(sketch, {

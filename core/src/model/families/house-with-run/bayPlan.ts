@@ -12,6 +12,8 @@ export interface BayPlan {
   readonly pitch: number;
   readonly studs: number;
   readonly roof: 'mesh' | 'metal';
+  /** Rows of purlin blocks under metal, at most this far apart. */
+  readonly purlins: number;
   readonly mesh: string;
   /** Width of a gate in its left end; without one the end is open to the next bay. */
   readonly gate?: number;

@@ -6,6 +6,7 @@ import {
   frameRaisedFloor,
   frameSill,
   isSole,
+  ridgeOf,
   Sketch,
   fixMesh,
 } from '../../../frame/index.ts';
@@ -45,8 +46,15 @@ export const frameHouseWithRun = (given: HouseWithRunParams, fittings: readonly 
   let { runEave } = p;
   const runTop = (eave: number): number => {
     const s = baySlope({ depth: D, eave, pitch: p.runPitch });
+    // The house's ridge hangs lower than its rafters and runs out to the barge rafters.
     return Math.max(
-      ...[0, D / 2].map((t) => s.under(Math.max(t, D - t)) + s.plumb + METAL * 1.2 - (z + roof.under(t))),
+      ...[0, D / 2].map(
+        (t) =>
+          s.under(Math.max(t, D - t)) +
+          s.plumb +
+          METAL * 1.2 -
+          (z + (t === 0 ? roof.under(t) : Math.min(roof.under(t), ridgeOf(roof.slope).bottom))),
+      ),
     );
   };
   const excess = runTop(runEave) + UNDER_OVERHANG;
@@ -100,6 +108,7 @@ export const frameHouseWithRun = (given: HouseWithRunParams, fittings: readonly 
         pitch: p.runPitch,
         studs: p.runStuds,
         roof: p.runRoof,
+        purlins: p.runPurlins,
         mesh: p.runMesh,
         ...(last ? { gate: p.runGate } : {}),
         fill: drop,

@@ -3,7 +3,7 @@ import type { Guard } from '../../../frame/index.ts';
 import { choiceParam, houseParams, sizeParam } from '../../house/index.ts';
 import type { HouseParams } from '../../house/index.ts';
 import type { ParamDef } from '../../params.ts';
-import { digParam, meshFixParams, meshParam } from '../../penParams.ts';
+import { digParam, meshFixParams, meshParam, purlinParam } from '../../penParams.ts';
 
 /** Parameters of the house with a long run, lengths in inches. */
 export interface HouseWithRunParams extends HouseParams {
@@ -17,6 +17,7 @@ export interface HouseWithRunParams extends HouseParams {
   readonly fall: number;
   readonly runStuds: number;
   readonly runRoof: 'mesh' | 'metal';
+  readonly runPurlins: number;
   readonly runMesh: 'hardware-cloth' | 'welded-wire';
   readonly runDig: Guard;
   readonly meshSides: MeshFixing;
@@ -88,6 +89,7 @@ export const houseWithRunParams: readonly ParamDef[] = [
     ],
     'mesh',
   ),
+  purlinParam('runPurlins', 'Run', { key: 'runRoof', is: ['metal'] }),
   meshParam('runMesh', 'Run mesh', 'Run', 'welded-wire', false),
   ...meshFixParams('Run', ['sides', 'overhead']),
   digParam('runDig', 'Run'),

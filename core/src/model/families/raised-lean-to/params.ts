@@ -15,6 +15,7 @@ export interface LeanToParams extends HouseParams {
   readonly runLength: number;
   readonly runBay: number;
   readonly runRoof: 'mesh' | 'metal';
+  readonly runPurlins: number;
   readonly meshSides: MeshFixing;
   readonly meshOverhead: MeshFixing;
   readonly runMesh: 'hardware-cloth' | 'welded-wire' | 'poultry-netting';

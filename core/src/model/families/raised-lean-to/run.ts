@@ -3,6 +3,7 @@ import {
   blockRows,
   boxPart,
   closeEaves,
+  closeRibs,
   coverSlope,
   faceOf,
   fitDoor,
@@ -208,7 +209,7 @@ export const frameRun = (
   const places = frameLeanRafters(sketch, roof);
   closeEaves(sketch, roof, places, 'blocked', p.runMesh);
   if (p.runRoof === 'metal') {
-    blockRows(sketch, roof, places, 32);
+    blockRows(sketch, roof, places, p.runPurlins);
     coverSlope(sketch, roof, {
       id: 'run-roof',
       name: 'run roof sheet',
@@ -223,6 +224,7 @@ export const frameRun = (
       beyond: 1,
       candidates: [],
     });
+    closeRibs(sketch, 'run-roof/roofing-1', p.runLength);
   } else
     coverSlope(sketch, roof, {
       id: 'run-roof',

@@ -1,5 +1,5 @@
 import type { ParamDef } from '../../params.ts';
-import { digParam, meshFixParams } from '../../penParams.ts';
+import { digParam, meshFixParams, purlinParam } from '../../penParams.ts';
 
 const run = { key: 'run', is: [true] } as const;
 
@@ -40,6 +40,7 @@ export const runParams: readonly ParamDef[] = [
     ],
     showWhen: run,
   },
+  purlinParam('runPurlins', 'Run', run),
   {
     key: 'runMesh',
     label: 'Run mesh',

@@ -27,6 +27,7 @@ export const frameSkidHouse = (given: SkidHouseParams, fittings: readonly Fittin
     rafterItem: '2x3',
     stud: STUD,
     deck: false,
+    purlins: p.purlinSpacing,
     floor: floor.top,
     skirt: floor.rim,
     fittings,

@@ -1,12 +1,14 @@
 import { choiceParam, houseParams, sizeParam } from '../../house/index.ts';
 import type { HouseParams } from '../../house/index.ts';
 import type { ParamDef } from '../../params.ts';
+import { purlinParam } from '../../penParams.ts';
 import { PITCHES } from '../raised-gable/params.ts';
 
 /** Parameters of the skid house, lengths in inches. */
 export interface SkidHouseParams extends HouseParams {
   readonly wallHeight: number;
   readonly pitch: number;
+  readonly purlinSpacing: number;
   readonly legHeight: number;
   readonly beyond: number;
 }
@@ -18,6 +20,7 @@ export const skidHouseParams: readonly ParamDef[] = [
   choiceParam('pitch', 'Roof pitch', 'Size', PITCHES, 5),
   sizeParam('legHeight', 'Floor frame over ground', [10, 30], 18, 'Runner and leg together.'),
   sizeParam('beyond', 'Runners stand out', [12, 36], 30, 'Front and back, so that wind does not tip it.'),
+  purlinParam('purlinSpacing', 'Roof', { key: 'roofCover', is: ['metal'] }),
   ...houseParams({
     defaults: {
       siding: 'ply-1/2',
@@ -35,7 +38,7 @@ export const skidHouseParams: readonly ParamDef[] = [
     },
     ranges: { nestCount: [1, 2], roostBars: [0, 2], overhangFront: [3, 12], overhangBack: [3, 12] },
     choices: { siding: ['ply-1/2', 'siding-5/8', 'batten-strips'] },
-    omit: ['gutters'],
+    omit: ['gutters', 'underlay'],
     // The runners lie in front of the front and the back.
     walls: {
       doorWall: ['front', 'back'],

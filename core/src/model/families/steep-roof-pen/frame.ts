@@ -1,7 +1,9 @@
 import { rectangle } from '../../../geometry/index.ts';
 import type { Build, TapeMark } from '../../../unit/index.ts';
 import {
+  capRidge,
   closeEaves,
+  closeRibs,
   plateCorners,
   blockRows,
   boxPart,
@@ -186,7 +188,7 @@ export const frameSteepRoofPen = (p: SteepRoofPenParams): Build => {
         sketch,
         framing,
         (plan.places ?? []).filter((x) => x + T >= along(0, covered)[0] - 0.1 && x <= along(0, covered)[1] + 0.1),
-        32,
+        p.purlinSpacing,
       );
       const [c0, c1] = along(0, covered);
       coverSlope(sketch, plan, {
@@ -203,6 +205,8 @@ export const frameSteepRoofPen = (p: SteepRoofPenParams): Build => {
         // Sheets meet over a rafter.
         candidates: (plan.places ?? []).map((x) => x + T / 2),
       });
+      closeRibs(sketch, `${id}/roofing-1`, covered);
+      if (side === 'front') capRidge(sketch, `${id}/roofing-1`, covered);
       if (covered < L - 0.1) {
         const [m0, m1] = along(covered, L);
         coverSlope(sketch, plan, {

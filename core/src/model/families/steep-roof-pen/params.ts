@@ -1,7 +1,7 @@
 import type { MeshFixing } from '../../../unit/index.ts';
 import { choiceParam, sizeParam } from '../../house/index.ts';
 import type { ParamDef } from '../../params.ts';
-import { meshFixParams, meshParam, wheelParams } from '../../penParams.ts';
+import { meshFixParams, meshParam, purlinParam, wheelParams } from '../../penParams.ts';
 
 /** Parameters of the steep-roof pen, lengths in inches. */
 export interface SteepRoofPenParams {
@@ -13,6 +13,7 @@ export interface SteepRoofPenParams {
   readonly rafterSpacing: number;
   readonly roofedLength: number;
   readonly cover: 'tarp' | 'metal';
+  readonly purlinSpacing: number;
   readonly backEnd: 'closed' | 'mesh';
   readonly mesh: 'hardware-cloth' | 'welded-wire' | 'poultry-netting';
   readonly meshSides: MeshFixing;
@@ -68,6 +69,7 @@ export const steepRoofPenParams: readonly ParamDef[] = [
     ],
     'tarp',
   ),
+  purlinParam('purlinSpacing', 'Roof', { key: 'cover', is: ['metal'] }),
   choiceParam(
     'backEnd',
     'Back end',
