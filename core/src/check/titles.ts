@@ -58,6 +58,7 @@ export const CHECK_TITLES: Readonly<Record<string, string>> = {
   'underfloor-dark': 'Dark under the floor',
   'vent-both-sides': 'Air on both sides',
   ventilation: 'Ventilation',
+  thrust: 'Ties of a gable roof',
   'wall-of-doors': 'Walls made of doors',
   'wheel-place': 'Place of wheels',
   'wheel-size': 'Size of wheels',

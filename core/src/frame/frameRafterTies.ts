@@ -84,7 +84,7 @@ export const frameRafterTies = (sketch: Sketch, plan: TiePlan): RoofThrust => {
   const mirrored = (i: number): number => last - i + 1;
   let made = 0;
   /** The tie beside a pair, on the side where nothing stands. */
-  const tieAt = (i: number): number | undefined => {
+  const tieAt = (i: number): { readonly at: number; readonly id: string; readonly pair: number } | undefined => {
     for (const a of [(places[i] as number) + T, (places[i] as number) - T]) {
       if (a < from - 1e-6 || a + T > to + 1e-6) continue;
       if (plan.walls?.some(([w0, w1]) => a < w1 && a + T > w0)) continue;
@@ -114,45 +114,35 @@ export const frameRafterTies = (sketch: Sketch, plan: TiePlan): RoofThrust => {
       if (!clear) continue;
       made++;
       sketch.add(part);
-      return a + T / 2;
+      standing.push(...pieces.map((piece) => ({ piece, of: part })));
+      return { at: a + T / 2, id: part.id, pair: i };
     }
     return undefined;
   };
 
-  const tied: { readonly at: number; readonly pair: number }[] = [];
   const [openStart, openEnd] = plan.open ?? [false, false];
-  let at = from;
+  const tied: NonNullable<ReturnType<typeof tieAt>>[] = [];
+  const begun = openStart ? tieAt(0) : undefined;
+  const ended = openEnd ? tieAt(last) : undefined;
+  if (begun) tied.push(begun);
+  let at = begun?.at ?? from;
   let next = 1;
-  if (openStart) {
-    const got = tieAt(0);
-    if (got !== undefined) {
-      tied.push({ at: got, pair: 0 });
-      at = got;
-    }
-  }
-  while (to - at > most && next < last) {
+  while ((ended?.at ?? to) - at > most && next < last) {
     // The farthest pair that the plates reach, else the next one.
     let far = next;
     while (far + 1 < last && (places[far + 1] as number) + T - at <= most) far++;
-    let got: number | undefined;
-    let pair = far;
-    for (; pair >= next && got === undefined; pair--) got = tieAt(pair);
-    for (let beyond = far + 1; got === undefined && beyond < last; beyond++) {
-      got = tieAt(beyond);
-      pair = beyond - 1;
-    }
-    if (got === undefined) break;
-    tied.push({ at: got, pair: pair + 1 });
-    at = got;
-    next = pair + 2;
+    let got: ReturnType<typeof tieAt>;
+    for (let pair = far; pair >= next && !got; pair--) got = tieAt(pair);
+    for (let pair = far + 1; pair < last && !got; pair++) got = tieAt(pair);
+    if (!got) break;
+    tied.push(got);
+    at = got.at;
+    next = got.pair + 1;
   }
-  if (openEnd) {
-    const got = tieAt(last);
-    if (got !== undefined) tied.push({ at: got, pair: last });
-  }
+  if (ended) tied.push(ended);
   const lines = [from, ...tied.map((t) => t.at), to];
   let nails = 0;
-  tied.forEach(({ pair }, k) => {
+  tied.forEach(({ id, pair }, k) => {
     const apart = ((lines[k + 2] as number) - (lines[k] as number)) / 2;
     const count = Math.min(2 * MOST_NAILS, countHeelNails(thrust, apart));
     nails = Math.max(nails, count);
@@ -162,7 +152,7 @@ export const frameRafterTies = (sketch: Sketch, plan: TiePlan): RoofThrust => {
     ] as const)
       sketch.join({
         kind: 'face-nailed',
-        parts: [`${halves[1]}/tie-${k + 1}`, `${half}/rafter-${n}`],
+        parts: [id, `${half}/rafter-${n}`],
         fasteners: [{ item: 'nail-3', length: 3, count }],
         instead: true,
       });

@@ -32,6 +32,7 @@ export * from './freeStretches.ts';
 export * from './guardDigging.ts';
 export * from './boltDown.ts';
 export * from './plateCorners.ts';
+export * from './braceWall.ts';
 export * from './capRidge.ts';
 export * from './backFixtures.ts';
 export * from './reachStuds.ts';

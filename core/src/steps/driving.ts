@@ -42,7 +42,13 @@ export const drivingText = (joints: readonly Joint[]): string[] => {
     const { fasteners, hardware } = countJoints(joints.filter((j) => j.kind === kind));
     const all = [...hardware, ...fasteners];
     const nailed = fasteners.some((f) => findHardware(f.item).driver === 'nail');
-    const made = kind === 'tie' && nailed ? 'Tie down, nailed aslant as well' : MADE[kind];
+    const braced = kind === 'strap' && hardware.every((h) => h.item === 'brace-strap');
+    const made =
+      kind === 'tie' && nailed
+        ? 'Tie down, nailed aslant as well'
+        : braced
+          ? 'Brace straps corner to corner, both ways, screwed off once both diagonals agree'
+          : MADE[kind];
     return all.length === 0 ? [] : [`${made}: ${counted(all)}.`];
   });
 };

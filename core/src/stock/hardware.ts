@@ -48,6 +48,7 @@ export const HARDWARE: readonly Hardware[] = [
   fastener('staple', 'staple', '½ in heavy staple', 0.5, 0.0015, 1, 1000),
   hardware('washer', 'fender washer', 0.012, 9, 50),
   hardware('ridge-strap', '12 in strap over a ridge', 0.25, 230),
+  hardware('brace-strap', 'steel brace strap, 12 ft', 1.1, 940),
   hardware('rafter-tie', 'rafter tie', 0.12, 120),
   hardware('hinge', 'strap hinge', 0.6, 620),
   hardware('latch', 'barrel bolt with clip', 0.5, 780),

@@ -38,6 +38,8 @@ export interface Sheet extends ItemBase {
   readonly cost: number;
   /** True where grooves or grain must run along the sheet's length. */
   readonly grain: boolean;
+  /** Against rot, for what stands near the ground. */
+  readonly treated?: true;
 }
 
 /** Mesh by the roll. */
@@ -197,6 +199,18 @@ export const SHEETS: readonly Sheet[] = [
     weight: 1.45,
     cost: 3450,
     grain: false,
+  },
+  {
+    key: 'ply-1/2-pt',
+    name: '½ in treated ply',
+    kind: 'sheet',
+    thickness: 0.5,
+    width: 48,
+    length: 96,
+    weight: 1.75,
+    cost: 4900,
+    grain: false,
+    treated: true,
   },
   {
     key: 'ply-3/4',

@@ -19,6 +19,7 @@ import type { HouseFittings } from './fit.ts';
 import { backRoosts } from './backRoosts.ts';
 import { hangNests, hangWaterBar } from './hangInside.ts';
 import type { RoomPlan } from './hangInside.ts';
+import { resolveNests } from './resolve.ts';
 import { frameHouseRoof, needsDoublePlate, roofTop } from './roof.ts';
 import type { HouseRoof } from './roof.ts';
 import type { HouseParams } from './types.ts';
@@ -96,7 +97,8 @@ export const houseAxes = (length: number, depth: number, z: number): Record<Side
 });
 
 /** Frames a house on its floor: walls around their openings, fittings, roosts, ramp, roof. */
-export const frameHouse = (sketch: Sketch, p: HouseParams, s: HouseSetting): FramedHouse => {
+export const frameHouse = (sketch: Sketch, given: HouseParams, s: HouseSetting): FramedHouse => {
+  const p = resolveNests(sketch, given);
   const { length: L, depth: D } = p;
   const { roof, floor: z } = s;
   const axes = houseAxes(L, D, z);

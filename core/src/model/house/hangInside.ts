@@ -10,6 +10,7 @@ import {
   insideNestSize,
   insideNestWidth,
   reachStuds,
+  boxPart,
 } from '../../frame/index.ts';
 import type { Axes, PlacedOpening, Sketch, Stretch } from '../../frame/index.ts';
 import type { HouseParams } from './types.ts';
@@ -154,9 +155,25 @@ export const hangNests = (sketch: Sketch, p: HouseParams, room: RoomPlan): numbe
   const axes = room.axes[side];
   const from = onStuds(stretch, wide, room.centres[side]);
   const ledger = reachStuds([from, from + wide], stretch, room.centres[side]);
-  backFixtures(sketch, { id: `${side}-wall`, name: `${side} wall`, axes, deep: room.deep }, room.centres[side], [
-    { from: ledger[0], to: ledger[1], low: p.nestBottom - 2, high: p.nestBottom - 0.5 },
-  ]);
+  const unbacked = backFixtures(
+    sketch,
+    { id: `${side}-wall`, name: `${side} wall`, axes, deep: room.deep },
+    room.centres[side],
+    [{ from: ledger[0], to: ledger[1], low: p.nestBottom - 2, high: p.nestBottom - 0.5 }],
+  );
+  // Where the wall has nothing to screw to it stands on posts.
+  for (const f of unbacked)
+    for (const [k, at] of [f.from, f.to - 1.5].entries())
+      sketch.add(
+        boxPart(
+          axes,
+          'nests',
+          { id: `nests/post-${k + 1}`, name: 'nest post', role: 'post', item: '2x2' },
+          [at, room.face, 0],
+          [1.5, 1.5, f.low],
+          'z',
+        ),
+      );
   fitInsideNests(sketch, {
     axes: { ...axes, origin: inAxes(axes, 0, room.face, 0) },
     from,

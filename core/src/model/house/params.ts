@@ -160,6 +160,7 @@ export const houseParams = (table: HouseTable): readonly ParamDef[] => {
       showWhen: standing('cleanOutWall'),
       help: 'A slot is 9″ high at the floor; doors are as high as the wall.',
     }),
+    flag('doorBraces', 'Angles in walls of doors', 'Openings', 'Holds a wall square that doors take most of.'),
     wall('nestWall', 'Nests on wall', 'Nests', 'None'),
     choice(
       'nestStyle',

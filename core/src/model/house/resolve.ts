@@ -1,4 +1,4 @@
-import { WALL } from '../../frame/index.ts';
+import { nestRowWidth, WALL } from '../../frame/index.ts';
 import type { Sketch } from '../../frame/index.ts';
 import type { HouseParams } from './types.ts';
 
@@ -86,4 +86,24 @@ export const resolveRoosts = <P extends HouseParams>(sketch: Sketch, p: P, lowes
     });
   }
   return { ...p, roostBars, roostHeight, roostStep };
+};
+
+/** Longest row of nests whose floor, front and lid come out of one sheet, ends and overlaps included. */
+const LONGEST_ROW = 93;
+
+/** Keeps a row of outside nests as long as a sheet gives, noting a change as a stop. */
+export const resolveNests = <P extends HouseParams>(sketch: Sketch, p: P): P => {
+  if (p.nestWall === 'none' || p.nestStyle === 'inside') return p;
+  let { nestCount } = p;
+  while (nestCount > 1 && nestRowWidth(nestCount, p.nestWidth) > LONGEST_ROW) nestCount--;
+  if (nestCount === p.nestCount) return p;
+  sketch.note({
+    code: 'nest-row-long',
+    where: ['nests/lid'],
+    severity: 'stop',
+    what: `A row of ${p.nestCount} nests is ${nestRowWidth(p.nestCount, p.nestWidth)}″ long; a sheet gives ${LONGEST_ROW}″ with ends and lid.`,
+    why: 'Its floor and its lid are one piece each; those that fit were drawn.',
+    fix: { label: `Make it ${nestCount}`, patch: { nestCount } },
+  });
+  return { ...p, nestCount };
 };

@@ -31,6 +31,8 @@ export interface HouseParams {
   readonly cleanOutWall: Side | 'none';
   readonly cleanOutStyle: 'slot' | 'doors';
   readonly cleanOutWidth: number;
+  /** Steel angles in the door frames of a wall that is mostly doors. */
+  readonly doorBraces: boolean;
   readonly roostBars: number;
   readonly roostHeight: number;
   /** How much lower each bar in front of another lies. */
@@ -83,6 +85,7 @@ export const USUAL_HOUSE: Omit<HouseParams, 'length' | 'depth'> = {
   cleanOutWall: 'none',
   cleanOutStyle: 'slot',
   cleanOutWidth: 30,
+  doorBraces: true,
   roostBars: 2,
   roostHeight: 28,
   roostStep: 0,

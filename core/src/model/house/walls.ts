@@ -1,7 +1,9 @@
 import type { Pt } from '../../geometry/index.ts';
-import type { Side } from '../../unit/index.ts';
+import type { OpeningKind, Side } from '../../unit/index.ts';
 import {
   boxPart,
+  braceDoorway,
+  braceWall,
   cladding,
   claddingDepth,
   cladWall,
@@ -18,6 +20,10 @@ import { endTop, faceTop, sidingTop } from './roof.ts';
 import type { HouseRoof } from './roof.ts';
 import type { HouseParams } from './types.ts';
 
+/** Openings that take the stiffness out of a wall. */
+const DOORS: ReadonlySet<OpeningKind> = new Set(['people door', 'clean-out', 'gate']);
+/** Share of doors from which a wall's door frames get steel angles. Common practice, no source. */
+const DOOR_SHARE = 0.5;
 /** Upright boards are nailed at least this often along their length. Common practice, no source. */
 const BOARDS_NAILED = 24;
 /** Rows of blocks closer than this to one that is there anyway are left out. */
@@ -26,6 +32,13 @@ const LEAST_APART = 4;
 const SHEET = 96;
 
 export const SIDES: readonly Side[] = ['front', 'back', 'left', 'right'];
+
+/** How far untreated siding keeps off what a house stands on. Source: IRC R317.1 (6 in off soil, 1 in off concrete, from memory). */
+const OFF_GROUND = { soil: 6, concrete: 1 } as const;
+
+/** How far siding may reach below the floor: over the rim, but not down to the ground. */
+export const sidingSkirt = (rim: number, floor: number, on: keyof typeof OFF_GROUND): number =>
+  Math.min(rim, floor - OFF_GROUND[on]);
 
 /** What the walls are drawn from: their directions, the roof above them, and how far the siding runs below the floor. */
 export interface WallSetting {
@@ -89,7 +102,7 @@ const ridgeSlot = (roof: HouseRoof, wide: number): PlacedOpening => {
 /** Frames and skins the four walls of a house and covers their corners. Gives the centres of each wall's full-height studs. */
 export const frameHouseWalls = (
   sketch: Sketch,
-  p: Pick<HouseParams, 'length' | 'depth' | 'studSpacing' | 'siding' | 'nestDepth' | 'trim'>,
+  p: Pick<HouseParams, 'length' | 'depth' | 'studSpacing' | 'siding' | 'nestDepth' | 'trim' | 'doorBraces'>,
   s: WallSetting,
 ): Record<Side, readonly number[]> => {
   const clad = cladding(p.siding);
@@ -176,6 +189,12 @@ export const frameHouseWalls = (
       openings: gable ? [...openings, ridgeSlot(roof, wide)] : openings,
     });
     studCentres[side] = framed.centres;
+    // Sheets hold a wall square by themselves, boards do not.
+    if (clad.kind !== 'sheets')
+      braceWall(sketch, { id, axes, from: level ? 0 : wall, to: level ? wide : wide - wall, openings });
+    const doors = openings.filter((o) => DOORS.has(o.kind) && o.height > height / 2);
+    if (p.doorBraces && doors.reduce((n, o) => n + o.width, 0) > wide * DOOR_SHARE)
+      for (const o of doors) braceDoorway(sketch, id, o.id);
     if (gable)
       frameGableStuds(sketch, {
         id,

@@ -19,7 +19,8 @@ import type { AFramePenParams } from './params.ts';
 import { aFrameOf, RAIL, RIPPED } from './slope.ts';
 
 const T = 1.5;
-const SKIN = 'ply-1/2';
+/** It stands in wet grass. */
+const SKIN = 'ply-1/2-pt';
 const WHEEL_AT = 8;
 /** Base of a gusset at the apex, about 16 in. Common practice, no source. */
 const GUSSET = 16;

@@ -7,7 +7,8 @@ import { RAIL } from './slope.ts';
 import type { AFrame } from './slope.ts';
 
 const T = 1.5;
-const SKIN = 'ply-1/2';
+/** It reaches down into wet grass. */
+const SKIN = 'ply-1/2-pt';
 /** Hot air leaves under the ridge cap through a slit this far down each side, meshed. */
 export const SLIT = 1.5;
 const CAP = { item: '1x6', wide: 5.5, thick: 0.75, lift: 0.75 };

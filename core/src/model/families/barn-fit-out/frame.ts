@@ -130,7 +130,8 @@ export const frameBarnFitOut = (p: BarnFitOutParams, fittings: readonly Fitting[
       axes: w.axes,
       from: w.side === 'front' ? 0 : -skin.thickness,
       to: w.wide,
-      bottom: 0,
+      // Off a barn's floor by an inch; on the curb it is higher anyway.
+      bottom: p.curb ? 0 : 1,
       top: () => knee,
       item: skin.key,
       thickness: skin.thickness,

@@ -3,6 +3,7 @@ import type { Pt } from '../../../geometry/index.ts';
 import {
   capRidge,
   blockRows,
+  braceWall,
   closeEaves,
   closeRibs,
   coverSlope,
@@ -74,6 +75,7 @@ export const frameBay = (sketch: Sketch, p: BayPlan): RoofThrust => {
       openings: [],
       bottomItem: '2x4-pt',
     });
+    braceWall(sketch, { id, axes, from: 0, to: L, openings: [] });
     meshWall(sketch, {
       id,
       name,

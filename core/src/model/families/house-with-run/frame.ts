@@ -10,7 +10,7 @@ import {
   Sketch,
   fixMesh,
 } from '../../../frame/index.ts';
-import { frameHouse, gableRoof, resolveRoosts, USUAL_HOUSE } from '../../house/index.ts';
+import { frameHouse, gableRoof, resolveRoosts, sidingSkirt, USUAL_HOUSE } from '../../house/index.ts';
 import { baySlope, frameBay } from './bay.ts';
 import type { HouseWithRunParams } from './params.ts';
 
@@ -78,7 +78,7 @@ export const frameHouseWithRun = (given: HouseWithRunParams, fittings: readonly 
   const house = frameHouse(sketch, p, {
     roof,
     floor: z,
-    skirt: floor?.rim ?? z,
+    skirt: sidingSkirt(floor?.rim ?? z, z, slab ? 'concrete' : 'soil'),
     fittings,
     ...(slab ? { sole: sill ? '2x4' : '2x4-pt' } : {}),
     joins: slab && !sill ? 'front-wall' : 'base',

@@ -1,6 +1,6 @@
 import type { Build, Fitting } from '../../../unit/index.ts';
 import { frameRaisedFloor, Sketch } from '../../../frame/index.ts';
-import { frameHouse, leanRoof, resolveLowWall, resolveRoosts, USUAL_HOUSE } from '../../house/index.ts';
+import { frameHouse, leanRoof, resolveLowWall, resolveRoosts, sidingSkirt, USUAL_HOUSE } from '../../house/index.ts';
 import type { PanelKitParams } from './params.ts';
 
 /** Frames the panel kit: floor, four walls and a roof, each one panel that two people carry, bolted together. */
@@ -22,7 +22,7 @@ export const framePanelKit = (given: PanelKitParams, fittings: readonly Fitting[
     roof: leanRoof(D, p.highWall, p.lowWall),
     floor: floor.top,
     // The wall panels end at the floor so that each lifts off by itself.
-    skirt: 0,
+    skirt: sidingSkirt(0, floor.top, 'soil'),
     fittings,
     bolted: true,
     joins: 'base',

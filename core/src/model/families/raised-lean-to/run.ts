@@ -1,6 +1,7 @@
 import { rectangle } from '../../../geometry/index.ts';
 import {
   blockRows,
+  braceWall,
   boxPart,
   closeEaves,
   closeRibs,
@@ -73,6 +74,7 @@ export const frameRun = (
       openings: [],
       bottomItem: '2x4-pt',
     });
+    braceWall(sketch, { id, axes, from: 0, to: p.runLength, openings: [] });
     meshWall(sketch, {
       id,
       name,

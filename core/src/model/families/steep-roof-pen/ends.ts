@@ -27,7 +27,8 @@ export const frameEnds = (
     [W / 2, roof.deck(W / 2)],
     [0, roof.deck(0)],
   ];
-  const sheet = findSheet('ply-1/2');
+  // It stands in wet grass.
+  const sheet = findSheet('ply-1/2-pt');
   const closed = p.backEnd === 'closed';
   sketch.add(
     boxPart(

@@ -19,6 +19,7 @@ import {
   houseAxes,
   leanRoof,
   resolveRoosts,
+  sidingSkirt,
   needsDoublePlate,
   USUAL_HOUSE,
 } from '../../house/index.ts';
@@ -98,7 +99,7 @@ export const frameWalkIn = (given: WalkInParams, fittings: readonly Fitting[]): 
   const house = frameHouse(sketch, p, {
     roof,
     floor: z,
-    skirt: floor?.rim ?? z,
+    skirt: sidingSkirt(floor?.rim ?? z, z, slab ? 'concrete' : 'soil'),
     fittings,
     rafterItem,
     ...(slab ? { sole: sill ? '2x4' : '2x4-pt' } : {}),
