@@ -49,6 +49,11 @@ export const backFixtures = (
     else merged.push(w);
   }
   const standing = sketch.parts.filter((p) => p.assembly === wall.id).flatMap((p) => findPieces(p.shape, p.place));
+  const openings = sketch.openings.filter((o) => o.assembly === wall.id);
+  const inOpening = (m: Fixture): boolean =>
+    openings.some(
+      (o) => m.from < o.left + o.width && m.to > o.left && m.low < o.bottom + o.height + T && m.high > o.bottom - T,
+    );
   const left: Fixture[] = [];
   merged.forEach((m, i) => {
     const high = m.high - m.low;
@@ -70,7 +75,7 @@ export const backFixtures = (
       'a',
     );
     const [body] = findPieces(block.shape, block.place);
-    if (m.to - m.from >= 3 && body && standing.every((s) => measureSeparation(body, s, 0.1) > -1 / 32))
+    if (m.to - m.from >= 3 && body && !inOpening(m) && standing.every((s) => measureSeparation(body, s, 0.1) > -1 / 32))
       sketch.add(block);
     else left.push(...m.for);
   });

@@ -4,7 +4,7 @@ import { wallAxes } from './axes.ts';
 import { chooseJoints } from './chooseJoints.ts';
 import { frameWall } from './frameWall.ts';
 import { skinWall } from './skinWall.ts';
-import { headerHeight, layoutOpenings, OPENING_SIDE } from './layoutOpenings.ts';
+import { headerHeight, layoutOpenings, openingSide } from './layoutOpenings.ts';
 import type { OpeningWish, PlacedOpening } from './layoutOpenings.ts';
 import { Sketch } from './sketch.ts';
 
@@ -86,14 +86,18 @@ describe('layoutOpenings', () => {
         const wishes: OpeningWish[] = list.map((w, i) => ({ id: `${i}`, kind: 'window', leastHeight: 6, ...w }));
         const { placed, left } = layoutOpenings(0, to, wishes, () => 58.5);
         expect(placed.length + left.length).toBe(wishes.length);
-        let edge = 1.5;
+        // The first outer stud is the wall's own end stud, or stands clear of it.
+        let edge = 0;
         for (const o of placed) {
-          expect(o.left - OPENING_SIDE).toBeGreaterThanOrEqual(edge - 1 / 16);
-          edge = o.left + o.width + OPENING_SIDE;
+          const start = o.left - openingSide(o.width);
+          expect(start).toBeGreaterThanOrEqual(edge - 1 / 16);
+          expect(start > 1 / 16 && start < 1.5 - 1 / 16).toBe(false);
+          edge = o.left + o.width + openingSide(o.width);
           expect(o.bottom + o.height + headerHeight(o.width)).toBeLessThanOrEqual(58.5 + 1e-9);
           expect(o.left * 16).toBeCloseTo(Math.round(o.left * 16), 9);
         }
-        expect(edge).toBeLessThanOrEqual(to - 1.5 + 1 / 16);
+        expect(edge).toBeLessThanOrEqual(to + 1e-9);
+        expect(to - edge > 1 / 16 && to - edge < 1.5 - 1 / 16).toBe(false);
       }),
     );
   });
@@ -117,9 +121,10 @@ describe('layoutOpenings', () => {
       leastHeight: 10,
       margin: 2.5,
     };
-    const { placed } = layoutOpenings(0, 25, [pop], () => 50);
-    expect(placed[0]?.left).toBeGreaterThanOrEqual(1.5 + OPENING_SIDE + 2.5 - 1 / 16);
-    expect(layoutOpenings(0, 24, [pop], () => 50).left).toHaveLength(1);
+    // 11 in, a stud and the channels on both sides, and an end stud beyond each: 22 in.
+    const { placed } = layoutOpenings(0, 22, [pop], () => 50);
+    expect(placed[0]?.left).toBeGreaterThanOrEqual(1.5 + openingSide(11) + 2.5 - 1 / 16);
+    expect(layoutOpenings(0, 21.75, [pop], () => 50).left).toHaveLength(1);
   });
 });
 

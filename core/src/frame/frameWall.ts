@@ -4,7 +4,7 @@ import { findLumber } from '../stock/index.ts';
 import type { Axes } from './axes.ts';
 import { splitMember } from './chooseJoints.ts';
 import { boxPart, polyPart, sawAngle } from './makePart.ts';
-import { headerHeight, OPENING_SIDE } from './layoutOpenings.ts';
+import { headerHeight, openingSide } from './layoutOpenings.ts';
 import type { PlacedOpening } from './layoutOpenings.ts';
 import type { Sketch } from './sketch.ts';
 
@@ -46,8 +46,9 @@ export interface FramedWall {
 const headerParts = (sketch: Sketch, plan: WallPlan, o: PlacedOpening, depth: number): void => {
   const { axes, id, name } = plan;
   const z = o.bottom + o.height;
-  const length = o.width + 2 * T;
-  const a = o.left - T;
+  const reach = openingSide(o.width) - T;
+  const length = o.width + 2 * reach;
+  const a = o.left - reach;
   const h = headerHeight(o.width);
   const text = { name: `${name} header, ${o.kind}`, role: 'header' as const };
   if (h === T) {
@@ -187,12 +188,17 @@ export const frameWall = (sketch: Sketch, plan: WallPlan): FramedWall => {
   for (const o of plan.openings) {
     const right = o.left + o.width;
     const head = o.bottom + o.height;
-    vertical(o.left - OPENING_SIDE, T, 'plate', 'king', `king stud, ${o.kind}`);
-    vertical(right + T, T, 'plate', 'king', `king stud, ${o.kind}`);
-    vertical(o.left - T, T, head, 'jack', `jack stud, ${o.kind}`);
-    vertical(right, T, head, 'jack', `jack stud, ${o.kind}`);
+    const side = openingSide(o.width);
+    const reach = side - T;
+    // The end stud of the wall serves where it stands there anyway.
+    if (o.left - side > from + 1e-6) vertical(o.left - side, T, 'plate', 'king', `king stud, ${o.kind}`);
+    if (right + reach < to - T - 1e-6) vertical(right + reach, T, 'plate', 'king', `king stud, ${o.kind}`);
+    if (reach > 0) {
+      vertical(o.left - T, T, head, 'jack', `jack stud, ${o.kind}`);
+      vertical(right, T, head, 'jack', `jack stud, ${o.kind}`);
+    }
     headerParts(sketch, plan, o, depth);
-    const over = { what: 'over', from: o.left - T, length: o.width + 2 * T } as const;
+    const over = { what: 'over', from: o.left - reach, length: o.width + 2 * reach } as const;
     if (
       slope === 0 &&
       packers(sketch, plan, o, { ...over, low: head + headerHeight(o.width), high: ceiling(0) }, depth)
@@ -223,7 +229,9 @@ export const frameWall = (sketch: Sketch, plan: WallPlan): FramedWall => {
   for (let k = firstK; plan.layoutFrom + k * plan.spacing < to; k++) {
     const a = plan.layoutFrom + k * plan.spacing - T / 2;
     if (a < from + T || a + T > to - T) continue;
-    const inOpening = plan.openings.find((o) => a + T > o.left - OPENING_SIDE && a < o.left + o.width + OPENING_SIDE);
+    const inOpening = plan.openings.find(
+      (o) => a + T > o.left - openingSide(o.width) && a < o.left + o.width + openingSide(o.width),
+    );
     if (!inOpening) {
       vertical(a, T, 'plate', 'stud', 'stud');
       continue;
@@ -292,8 +300,8 @@ const frameBlockRow = (
     const wide = right.a - a;
     const inWay = plan.openings.some(
       (o) =>
-        a < o.left + o.width + T - 1e-6 &&
-        right.a > o.left - T + 1e-6 &&
+        a < o.left + o.width + openingSide(o.width) - T - 1e-6 &&
+        right.a > o.left - openingSide(o.width) + T + 1e-6 &&
         z + T / 2 > o.bottom - T - 1e-6 &&
         // Packers fill what is over a header.
         (packed.has(o.id) || z - T / 2 < o.bottom + o.height + headerHeight(o.width) + 1e-6),

@@ -21,6 +21,8 @@ export interface GuardSide {
   readonly to: number;
   /** How far the ground is below the wall's foot at its start and at its end. */
   readonly below?: readonly [number, number];
+  /** Assembly whose foot its skirt is tied to. */
+  readonly foot?: string;
 }
 
 /** The wall's directions tilted so that `a` runs down the ground. */
@@ -87,7 +89,7 @@ export const guardDigging = (
       sketch.join({
         kind: 'staple',
         parts: [`${plan.id}/${side.id}`],
-        nearest: true,
+        nearest: side.foot ?? true,
         onSheets: true,
         hardware: { peg: Math.ceil(ground.length / PEG_AT) + 1 },
         fasteners: [{ item: 'staple', length: 0.5, count: Math.ceil(ground.length / 3) + 1 }],

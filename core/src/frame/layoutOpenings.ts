@@ -11,6 +11,8 @@ export interface OpeningWish {
   readonly leastHeight: number;
   /** Extra wall it needs clear on each side, beyond its studs: channels of a sliding door. */
   readonly margin?: number;
+  /** Least distance of its edges from the wall's ends, where what is fixed beside it must pass the corner boards. */
+  readonly ends?: number;
   /** Left edge of the opening where its place is set by hand. */
   readonly at?: number;
 }
@@ -20,9 +22,12 @@ export interface PlacedOpening extends OpeningWish {
   readonly left: number;
 }
 
-/** King and jack stud on each side of an opening. */
-export const OPENING_SIDE = 3;
 const STUD = 1.5;
+/** Widest opening that stands between two studs with two blocks, without jacks: nothing above it needs a header. Common practice, no source. */
+export const BLOCKED = 24;
+
+/** What the framing of an opening takes on each side: one stud where it is narrow, else a king and a jack. */
+export const openingSide = (width: number): number => (width <= BLOCKED ? STUD : 2 * STUD);
 
 /** Height of the header over a rough opening: flat 2×4 to 24 in, doubled 2×4 on edge to 48 in, doubled 2×6 beyond. */
 export const headerHeight = (width: number): number => (width <= 24 ? 1.5 : width <= 48 ? 3.5 : 5.5);
@@ -34,18 +39,20 @@ export interface OpeningLayout {
   readonly left: readonly OpeningWish[];
 }
 
-const need = (w: OpeningWish): number => w.width + 2 * (w.margin ?? 0);
 const sixteenth = (n: number): number => Math.round(n * 16) / 16;
 
-/** Free stretches of a wall between openings that are pinned, ends included, each with room for studs taken off. */
+/** What an opening takes on each side with its studs and what slides beside it. */
+const sideOf = (w: OpeningWish): number => openingSide(w.width) + (w.margin ?? 0);
+
+/** Free stretches of a wall between openings that are pinned, ends included. */
 const freeStretches = (from: number, to: number, pinned: readonly PlacedOpening[]): (readonly [number, number])[] => {
   const out: (readonly [number, number])[] = [];
-  let start = from + STUD;
+  let start = from;
   for (const o of [...pinned].sort((p, q) => p.left - q.left)) {
-    out.push([start, o.left - (o.margin ?? 0) - OPENING_SIDE]);
-    start = o.left + o.width + (o.margin ?? 0) + OPENING_SIDE;
+    out.push([start, o.left - sideOf(o)]);
+    start = o.left + o.width + sideOf(o);
   }
-  out.push([start, to - STUD]);
+  out.push([start, to]);
   return out.filter(([a, b]) => b - a > 0);
 };
 
@@ -66,7 +73,8 @@ export const layoutOpenings = (
   const lowered: OpeningWish[] = [];
   const left: OpeningWish[] = [];
   const settle = (wish: OpeningWish, place: number): void => {
-    const top = Math.min(ceiling(place - STUD), ceiling(place + wish.width + STUD)) - headerHeight(wish.width);
+    const reach = openingSide(wish.width) - STUD;
+    const top = Math.min(ceiling(place - reach), ceiling(place + wish.width + reach)) - headerHeight(wish.width);
     const most = Math.floor((top - wish.bottom) * 16) / 16;
     if (most < wish.leastHeight) left.push(wish);
     else {
@@ -77,12 +85,11 @@ export const layoutOpenings = (
 
   for (const wish of wishes.filter((w) => w.at !== undefined)) {
     const at = wish.at as number;
-    const side = (wish.margin ?? 0) + OPENING_SIDE;
-    const inside = at - side >= from + STUD - 1e-9 && at + wish.width + side <= to - STUD + 1e-9;
+    const inside = fitsBetween(wish, at, from, to);
     const free = placed.every(
       (o) =>
-        at - side >= o.left + o.width + (o.margin ?? 0) + OPENING_SIDE - 1e-9 ||
-        at + wish.width + side <= o.left - (o.margin ?? 0) - OPENING_SIDE + 1e-9,
+        at - sideOf(wish) >= o.left + o.width + sideOf(o) - 1e-9 ||
+        at + wish.width + sideOf(wish) <= o.left - sideOf(o) + 1e-9,
     );
     if (inside && free) settle(wish, at);
     else left.push(wish);
@@ -92,24 +99,57 @@ export const layoutOpenings = (
   // The widest stretch takes as many as it can, then the next.
   const stretches = freeStretches(from, to, placed).sort((p, q) => q[1] - q[0] - (p[1] - p[0]));
   for (const [start, end] of stretches) {
-    const room = end - start - 2 * OPENING_SIDE;
+    // At the wall's own ends some want to stand further in than others.
+    const lead = (w: OpeningWish | undefined, atEnd: boolean): number => (w && atEnd && !mayShare(w) ? restOf(w) : 0);
+    const taken = (list: readonly OpeningWish[]): number =>
+      list.reduce((sum, w) => sum + w.width + 2 * sideOf(w), 0) +
+      lead(list[0], start === from) +
+      lead(list.at(-1), end === to);
     const kept: OpeningWish[] = [];
     const rest: OpeningWish[] = [];
     for (const wish of loose) {
-      const used = [...kept, wish].reduce((sum, w) => sum + need(w), 0) + kept.length * 2 * OPENING_SIDE;
-      if (used <= room) kept.push(wish);
+      if (taken([...kept, wish]) <= end - start) kept.push(wish);
       else rest.push(wish);
     }
-    const used = kept.reduce((sum, w) => sum + need(w), 0) + Math.max(0, kept.length - 1) * 2 * OPENING_SIDE;
-    const gap = (room - used) / (kept.length + 1);
-    let at = start + OPENING_SIDE;
+    const gap = (end - start - taken(kept)) / (kept.length + 1);
+    let at = start + lead(kept[0], start === from);
     for (const wish of kept) {
       // Whole sixteenths, so that a tape can find the place.
-      settle(wish, sixteenth(at + gap + (wish.margin ?? 0)));
-      at += gap + need(wish) + 2 * OPENING_SIDE;
+      const place = besideEnds(wish, sixteenth(at + gap + sideOf(wish)), from, to);
+      if (fitsBetween(wish, place, from, to)) settle(wish, place);
+      else rest.push(wish);
+      at += gap + wish.width + 2 * sideOf(wish);
     }
     loose = rest;
   }
   left.push(...loose);
   return { placed, lowered, left };
+};
+
+/** What must be left between an opening's outer stud and the end of the wall; nothing where the end stud may serve for it. */
+const restOf = (w: OpeningWish): number => Math.max(STUD, (w.ends ?? 0) - sideOf(w));
+const mayShare = (w: OpeningWish): boolean => !w.margin && w.ends === undefined;
+
+/** Whether an opening's outer studs stand clear of a wall's end studs, or in their place. */
+const fitsBetween = (w: OpeningWish, at: number, from: number, to: number): boolean => {
+  const before = at - sideOf(w) - from;
+  const after = to - (at + w.width + sideOf(w));
+  const stands = (rest: number): boolean => rest >= restOf(w) - 1e-6 || (Math.abs(rest) < 1e-6 && mayShare(w));
+  return stands(before) && stands(after);
+};
+
+/** Moves an opening whose outer stud would lie half on the wall's end stud until that serves for it, or clear of it. */
+const besideEnds = (w: OpeningWish, at: number, from: number, to: number): number => {
+  const before = at - sideOf(w) - from;
+  const after = to - (at + w.width + sideOf(w));
+  const rest = restOf(w);
+  if (before < rest && before !== 0) {
+    const onto = at - before;
+    return mayShare(w) && before >= 0 ? onto : Math.ceil((onto + rest) * 16) / 16;
+  }
+  if (after < rest && after !== 0) {
+    const onto = at + after;
+    return mayShare(w) && after >= 0 ? onto : Math.floor((onto - rest) * 16) / 16;
+  }
+  return at;
 };

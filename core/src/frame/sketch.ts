@@ -84,6 +84,11 @@ export class Sketch {
     return this.#parts;
   }
 
+  /** Openings so far. */
+  get openings(): readonly Opening[] {
+    return this.#openings;
+  }
+
   /** Assemblies so far. */
   get assemblies(): readonly Assembly[] {
     return this.#assemblies;

@@ -4,6 +4,7 @@ import {
   copyFitting,
   fittingOf,
   newFitting,
+  pinWall,
   putFitting,
   removeFitting,
   snapLeft,
@@ -30,18 +31,31 @@ describe('a wall as it is framed', () => {
 });
 
 describe('snapping', () => {
-  const wall = { length: 96, studs: [0, 15.25, 31.25, 47.25, 63.25, 79.25, 94.5] };
-  it('takes a stud for a king when it is near: 15 1/4 and 3 in of king and jack', () => {
-    expect(snapLeft(18.9, 20, wall)).toBe(18.25);
-    expect(snapLeft(17.5, 20, wall)).toBe(18.25);
+  const studs = [0, 15.25, 31.25, 47.25, 63.25, 79.25, 94.5];
+  /** One that stands between others, and one that others stand against. */
+  const wall = { length: 96, corner: 0, between: true, studs };
+  const long = { length: 96, corner: 4.5, between: false, studs };
+  it('takes a stud for a king when it is near: 15 1/4 and 3 in of king and jack, or the stud alone where it is narrow', () => {
+    expect(snapLeft(18.9, 30, wall)).toBe(18.25);
+    expect(snapLeft(17.5, 30, wall)).toBe(18.25);
+    expect(snapLeft(17.2, 20, wall)).toBe(16.75);
+  });
+  it('takes the end stud of the wall for a king, or keeps clear of it', () => {
+    expect(snapLeft(-4, 20, wall)).toBe(1.5);
+    expect(snapLeft(2.6, 20, wall)).toBe(3);
+    expect(snapLeft(90, 20, wall)).toBe(96 - 20 - 1.5);
+    expect(snapLeft(-4, 30, wall)).toBe(3);
+    expect(snapLeft(-4, 20, long)).toBe(4.5);
+    expect(snapLeft(200, 30, long)).toBe(96 - 30 - 4.5);
   });
   it('goes to the whole inch elsewhere', () => expect(snapLeft(22.4, 20, wall)).toBe(22));
   it('never leaves the wall, whatever is dragged', () => {
     fc.assert(
       fc.property(fc.double({ min: -200, max: 300, noNaN: true }), fc.integer({ min: 6, max: 80 }), (left, width) => {
         const at = snapLeft(left, width, wall);
-        expect(at).toBeGreaterThanOrEqual(4.5);
-        expect(at + width).toBeLessThanOrEqual(96 - 4.5 + 1e-9);
+        const side = width <= 24 ? 1.5 : 3;
+        expect(at).toBeGreaterThanOrEqual(side);
+        expect(at + width).toBeLessThanOrEqual(96 - side + 1e-9);
       }),
       { seed: 8 },
     );
@@ -160,7 +174,7 @@ describe('a mirrored unit', () => {
     },
   );
   it.each(houses)('%s: what is put where it is seen stands where it was put', (family) => {
-    const first = parseSpec({ family, mirrored: true });
+    const first = parseSpec({ family, params: family === 'raised-gable' ? { length: 120 } : {}, mirrored: true });
     const build = buildSpec(first);
     let tried = 0;
     for (const side of FAMILIES.find((f) => f.key === family)?.carries.walls ?? []) {
@@ -219,4 +233,95 @@ describe('locked parameters', () => {
     [['girth'], /"girth" is not a parameter of low-pen; it has construction, length/],
     [[3], /locked: 3 is not a parameter/],
   ])('%j is turned down', (locked, message) => expect(() => parseSpec({ family: 'low-pen', locked })).toThrow(message));
+});
+
+describe('what is put on a wall', () => {
+  const spec = parseSpec({ family: 'walk-in', params: {} });
+  const first = buildSpec(spec);
+  it('stands where it was put, whole, for every kind and wall that has room, or is not offered', () => {
+    let stood = 0;
+    for (const side of ['front', 'back', 'left', 'right'] as const)
+      for (const kind of ['window', 'vent', 'pop door', 'people door', 'clean-out', 'nest'] as const) {
+        const fitting = newFitting(spec, first, side, kind);
+        if (!fitting) continue;
+        stood++;
+        const next = buildSpec(putFitting(pinWall(spec, first, side), fitting));
+        const got = next.openings.find((o) => o.id.endsWith(`/${fitting.id}`));
+        expect(got).toMatchObject({ left: fitting.left, width: fitting.width, height: fitting.height });
+      }
+    expect(stood).toBeGreaterThan(12);
+  });
+  it('is not offered where a wall is full', () => {
+    const small = parseSpec({
+      family: 'raised-lean-to',
+      params: { length: 40, depth: 36, doorWall: 'front', doorWidth: 28 },
+    });
+    const build = buildSpec(small);
+    expect(newFitting(small, build, 'front', 'people door')).toBeUndefined();
+  });
+  it('moves nothing else on its wall', () => {
+    const window = newFitting(spec, first, 'front', 'window');
+    if (!window) throw new Error('There is room in the front of a walk-in.');
+    const lefts = (b: typeof first): (readonly [string, number])[] =>
+      b.openings
+        .filter((o) => o.assembly === 'front-wall' && !o.id.endsWith(window.id))
+        .map((o) => [o.id, o.left] as const);
+    const before = new Map(lefts(first));
+    for (const left of [window.left, window.left + 6, window.left - 6]) {
+      const next = buildSpec(putFitting(pinWall(spec, first, 'front', window.id), { ...window, left }));
+      for (const [id, at] of lefts(next)) expect([id, at]).toEqual([id, before.get(id)]);
+    }
+  });
+});
+
+describe('an opening that does not fit', () => {
+  it('is told the nearest place where it stands, and stands there', () => {
+    const window = {
+      id: 'by-hand',
+      kind: 'window',
+      style: 'mesh',
+      wall: 'back',
+      left: 1,
+      bottom: 30,
+      width: 20,
+      height: 10,
+    };
+    const put = (left: number) =>
+      buildSpec(parseSpec({ family: 'walk-in', params: { windowWall: 'front' }, fittings: [{ ...window, left }] }));
+    const note = put(1).notes.find((n) => n.code === 'by-hand-left-out');
+    const near = Number(/nearest place where it stands is ([\d.]+)″/.exec(note?.why ?? '')?.[1]);
+    expect(near).toBe(4.5);
+    expect(put(near).openings.some((o) => o.id === 'back-wall/by-hand')).toBe(true);
+    expect(put(near - 0.5).openings.some((o) => o.id === 'back-wall/by-hand')).toBe(false);
+  });
+  it('is mended with the widest that does, not with the least', () => {
+    const params = {
+      length: 40,
+      doorWall: 'front',
+      doorWidth: 40,
+      windowWall: 'none',
+      popWall: 'left',
+      nestWall: 'none',
+      cleanOutWall: 'none',
+    };
+    const spec = parseSpec({ family: 'raised-lean-to', params });
+    const fix = buildSpec(spec).notes.find((n) => n.code === 'door-left-out')?.fix;
+    const widest = Number(fix?.patch['doorWidth']);
+    expect(widest).toBeGreaterThan(24);
+    const built = (doorWidth: number) =>
+      buildSpec(parseSpec({ family: 'raised-lean-to', params: { ...params, doorWidth } }));
+    expect(built(widest).notes.some((n) => n.code === 'door-left-out')).toBe(false);
+    expect(built(widest + 0.5).notes.some((n) => n.code === 'door-left-out')).toBe(true);
+  });
+  it('a gate of 36 in stays 36 in where the corner posts can be its kings, and else says how wide it came out', () => {
+    const gate = (depth: number, runGate: number) => {
+      const b = buildSpec(parseSpec({ family: 'raised-lean-to', params: { depth, run: true, runGate } }));
+      return [
+        b.openings.find((o) => o.kind === 'gate')?.width,
+        b.notes.filter((n) => n.code === 'gate-narrower').length,
+      ];
+    };
+    expect(gate(49, 36)).toEqual([36, 0]);
+    expect(gate(48, 36)).toEqual([35, 1]);
+  });
 });

@@ -1,8 +1,9 @@
 import { toLocal, toWorld } from '../geometry/index.ts';
 import { SWAPPED } from '../unit/index.ts';
 import type { Assembly, Build, Fitting, Opening, OpeningKind, Side } from '../unit/index.ts';
-import { OPENING_SIDE } from '../frame/index.ts';
+import { openingSide } from '../frame/index.ts';
 import { FITTING_RANGE, FITTING_SIZES, FITTING_STYLES } from './fittings.ts';
+import { buildSpec } from './spec.ts';
 import type { Spec } from './spec.ts';
 
 /** What an elevation editor needs to know of a wall: its length, and the low edges of its full-height studs. */
@@ -10,6 +11,10 @@ export interface WallLayout {
   readonly side: Side;
   readonly assembly: string;
   readonly length: number;
+  /** What the corners take of its ends. */
+  readonly corner: number;
+  /** Its own end studs may serve an opening: true of walls that stand between others. */
+  readonly between: boolean;
   readonly studs: readonly number[];
 }
 
@@ -38,7 +43,17 @@ export const wallLayout = (build: Build, side: Side): WallLayout | undefined => 
     .map((m) => start + m.at - (m.side === 'left' ? 1.5 : 0))
     .map((a) => Math.round(a * 16) / 16)
     .sort((p, q) => p - q);
-  return { side, assembly: assembly.id, length: tape ? start * 2 + tape.length : 0, studs };
+  // Inside the corners of the front and the back stand the end walls; those stand between them.
+  const level = start < 0.01;
+  const depth = plate ? Math.max(plate.width, plate.thickness) : 0;
+  return {
+    side,
+    assembly: assembly.id,
+    length: tape ? start * 2 + tape.length : 0,
+    corner: level ? depth + 1 : start,
+    between: !level,
+    studs,
+  };
 };
 
 /** How near an opening must come to a stud to take it for its king. */
@@ -48,15 +63,34 @@ const CATCH = 1;
  * The place that a fitting snaps to: one that lets a stud already there be its king, when that is within an inch, else the whole
  * inch. Kept on the wall.
  */
-export const snapLeft = (left: number, width: number, wall: Pick<WallLayout, 'length' | 'studs'>): number => {
-  const least = 1.5 + OPENING_SIDE;
-  const most = wall.length - width - least;
-  const kings = wall.studs.flatMap((s) => [s + OPENING_SIDE, s + 1.5 - OPENING_SIDE - width]);
+export const snapLeft = (
+  left: number,
+  width: number,
+  wall: Pick<WallLayout, 'length' | 'studs' | 'corner' | 'between'>,
+): number => {
+  const side = openingSide(width);
+  const [least, most] = edgesOf(width, wall);
+  const kings = wall.studs.flatMap((s) => [s + side, s + 1.5 - side - width]);
   const near = kings
     .filter((k) => k >= least && k <= most && Math.abs(k - left) <= CATCH)
     .sort((p, q) => Math.abs(p - left) - Math.abs(q - left))[0];
   const place = near ?? Math.round(left);
+  const free = (edge: number, way: 1 | -1): number =>
+    Math.abs(place - edge) < 0.75 || (place - edge) * way < 0 ? edge : edge + 1.5 * way;
+  // Right at the end the wall's own stud is the king; else there is room for one of its own.
+  if (wall.between && place < least + 1.5) return Math.min(free(least, 1), Math.max(least, most));
+  if (wall.between && place > most - 1.5) return Math.max(free(most, -1), least);
   return Math.min(Math.max(place, least), Math.max(least, most));
+};
+
+/** The least and the greatest place of an opening's left edge on a wall. */
+const edgesOf = (
+  width: number,
+  { length, corner, between }: Pick<WallLayout, 'length' | 'corner' | 'between'>,
+): readonly [number, number] => {
+  const side = openingSide(width);
+  const least = between ? corner + side : Math.max(corner, side + 1.5);
+  return [least, length - width - least];
 };
 
 /** The fitting that an opening of a build stands for, pinned where it stands now. */
@@ -121,35 +155,59 @@ const freeId = (spec: Spec, kind: OpeningKind): string => {
 
 /** Where on a wall a new fitting finds room: the middle of the widest free stretch, snapped. */
 export const findRoom = (build: Build, wall: WallLayout, width: number): number => {
+  const side = openingSide(width);
   const stands = build.openings
     .filter((o) => o.assembly === wall.assembly)
-    .map((o) => [o.left - OPENING_SIDE, o.left + o.width + OPENING_SIDE] as const)
+    .map((o) => [o.left - openingSide(o.width), o.left + o.width + openingSide(o.width)] as const)
     .sort((p, q) => p[0] - q[0]);
+  const [least] = edgesOf(width, wall);
+  const edge = least - side;
   let best: readonly [number, number] = [0, 0];
-  let from = 1.5;
-  for (const [a, b] of [...stands, [wall.length - 1.5, wall.length] as const]) {
+  let from = edge;
+  for (const [a, b] of [...stands, [wall.length - edge, wall.length] as const]) {
     if (a - from > best[1] - best[0]) best = [from, a];
     from = Math.max(from, b);
   }
   return snapLeft((best[0] + best[1] - width) / 2, width, wall);
 };
 
-/** A new fitting of a kind on a wall, of its usual size, where there is most room. */
+/** How far apart places are tried for a new fitting, inches. */
+const TRY_AT = 3;
+
+/** Whether a fitting stands in a build as it was put, and nothing else lost its place for it. */
+const standsIn = (spec: Spec, build: Build, fitting: Fitting): boolean => {
+  const next = buildSpec(putFitting(spec, asSpecified(build, fitting)));
+  const got = next.openings.find((o) => o.id.endsWith(`/${fitting.id}`));
+  return got !== undefined && got.height >= fitting.height - 1 / 16 && next.openings.length > build.openings.length;
+};
+
+/** A new fitting of a kind on a wall, of its usual size or lower, where it can stand; nothing where the wall has no room for it. */
 export const newFitting = (spec: Spec, build: Build, side: Side, kind: OpeningKind): Fitting | undefined => {
   const wall = wallLayout(build, side);
   if (!wall) return undefined;
+  const pinned = pinWall(spec, build, side);
   const [width, height, bottom] = FITTING_SIZES[kind];
-  return {
-    id: freeId(spec, kind),
-    kind,
-    style: FITTING_STYLES[kind][0] as Fitting['style'],
-    wall: side,
-    left: findRoom(build, wall, width),
-    bottom,
-    width,
-    height,
-  };
+  const usual = { id: freeId(spec, kind), kind, style: FITTING_STYLES[kind][0] as Fitting['style'], wall: side };
+  const first = findRoom(build, wall, width);
+  const [least, most] = edgesOf(width, wall);
+  const places = [first];
+  for (let at = least; at <= most + 1e-9; at += TRY_AT) places.push(at);
+  places.sort((p, q) => Math.abs(p - first) - Math.abs(q - first));
+  for (const share of [1, 0.75, 0.5])
+    for (const left of places) {
+      const fitting = { ...usual, left, bottom: Math.round(bottom * share), width, height: Math.round(height * share) };
+      if (standsIn(pinned, build, fitting)) return fitting;
+    }
+  return undefined;
 };
+
+/** A spec in which the openings of a wall stand where they stand now, so that moving one moves no other. */
+export const pinWall = (spec: Spec, build: Build, side: Side, but?: string): Spec =>
+  build.openings
+    .filter((o) => o.wall === side)
+    .flatMap((o) => fittingOf(o) ?? [])
+    .filter((f) => f.id !== but && !(spec.fittings ?? []).some((g) => g.id === f.id))
+    .reduce((s, f) => putFitting(s, asSpecified(build, f)), spec);
 
 /** A copy of a fitting beside it, or where there is most room. */
 export const copyFitting = (spec: Spec, build: Build, fitting: Fitting): Fitting => {

@@ -1,6 +1,15 @@
 import type { Fitting, FittingStyle, FrameNote, Side } from '../../unit/index.ts';
-import { cladding, headerHeight, layoutOpenings, nestRowWidth, WALL } from '../../frame/index.ts';
-import type { OpeningWish, PlacedOpening, Sketch } from '../../frame/index.ts';
+import {
+  cladding,
+  findNearestPlace,
+  findWidest,
+  headerHeight,
+  layoutOpenings,
+  nestRowWidth,
+  openingSide,
+  WALL,
+} from '../../frame/index.ts';
+import type { FitsIn, OpeningWish, PlacedOpening, Sketch } from '../../frame/index.ts';
 import { sidingTop } from './roof.ts';
 import type { HouseRoof } from './roof.ts';
 import type { HouseParams } from './types.ts';
@@ -12,7 +21,12 @@ const NEST_HOLE = 12;
 /** Clear height of the slot that litter is swept out of: 8 to 10 in. Common practice, no source. */
 const CLEAN_OUT = 9;
 /** Wall that the channels of a sliding pop door take on each side. */
-const CHANNELS = 2.5;
+const CHANNELS = 3.25;
+/** Where a pop door and a nest hole begin at the least, so that channels and lid pass the corner boards. */
+const CHANNELS_IN = 7;
+const LID_IN = 4.5;
+/** A nest's lid stands over on both sides: as much wall as a king and a jack take. */
+const lidSide = (width: number): number => 3 - openingSide(width);
 
 interface Wish {
   readonly wall: Side;
@@ -54,6 +68,7 @@ const wishesOf = (p: HouseParams, roof: HouseRoof, plates: 1 | 2): Wish[] => {
     bottom: Math.max(2 * T, p.threshold),
     leastHeight: 10,
     margin: CHANNELS,
+    ends: CHANNELS_IN,
   });
   if (p.nestStyle !== 'inside')
     add(p.nestWall, {
@@ -64,6 +79,8 @@ const wishesOf = (p: HouseParams, roof: HouseRoof, plates: 1 | 2): Wish[] => {
       height: NEST_HOLE,
       bottom: p.nestBottom,
       leastHeight: 10,
+      margin: lidSide(nestRowWidth(p.nestCount, p.nestWidth)),
+      ends: LID_IN,
     });
   if (p.windowWall !== 'none') {
     const high = plateTop(roof, p.windowWall);
@@ -120,19 +137,55 @@ const pinned = (f: Fitting): Wish => ({
     bottom: f.bottom < 2.25 && f.kind !== 'nest' ? T : Math.max(2 * T, f.bottom),
     leastHeight: Math.min(f.height, LEAST[f.kind]),
     at: f.left,
-    ...(f.kind === 'pop door' ? { margin: CHANNELS } : {}),
+    ...(f.kind === 'pop door'
+      ? { margin: CHANNELS, ends: CHANNELS_IN }
+      : f.kind === 'nest'
+        ? { margin: lidSide(f.width), ends: LID_IN }
+        : {}),
   },
 });
 
-const leftOutFix = (o: OpeningWish, p: HouseParams): FrameNote['fix'] | undefined => {
+/** Narrowest that is still of use, by kind. */
+const NARROWEST: Partial<Record<Fitting['kind'], number>> = { 'people door': 20, window: 10, 'clean-out': 16 };
+
+/** What mends an opening that found no room: the widest that does, else to do without. */
+const leftOutFix = (o: OpeningWish, p: HouseParams, zone: FitsIn): FrameNote['fix'] | undefined => {
   const fix = (label: string, patch: Record<string, string | number>): FrameNote['fix'] => ({ label, patch });
   if (o.at !== undefined) return undefined;
-  if (o.kind === 'window') return fix('Leave the window out', { windowWall: 'none' });
-  if (o.kind === 'nest')
-    return p.nestCount > 1 ? fix('Make it one nest', { nestCount: 1 }) : fix('No nests here', { nestWall: 'none' });
-  if (o.kind === 'people door') return fix('Make the door 20″ wide', { doorWidth: 20 });
-  if (o.kind === 'clean-out') return fix('Make the clean-out 16″', { cleanOutWidth: 16 });
+  const least = NARROWEST[o.kind];
+  const widest = least === undefined ? undefined : findWidest(zone, o, least);
+  if (o.kind === 'window')
+    return widest === undefined
+      ? fix('Leave the window out', { windowWall: 'none' })
+      : fix(`Make the window ${widest}″ wide`, { windowWidth: widest });
+  if (o.kind === 'nest') {
+    for (let n = p.nestCount - 1; n > 0; n--)
+      if (findWidest(zone, o, nestRowWidth(n, p.nestWidth)) !== undefined)
+        return fix(`Make it ${n === 1 ? 'one nest' : `${n} nests`}`, { nestCount: n });
+    return fix('No nests here', { nestWall: 'none' });
+  }
+  if (o.kind === 'people door' && widest !== undefined)
+    return fix(`Make the door ${widest}″ wide`, { doorWidth: widest });
+  if (o.kind === 'clean-out' && widest !== undefined)
+    return fix(`Make the clean-out ${widest}″`, { cleanOutWidth: widest });
   return undefined;
+};
+
+/** Why an opening was left out, with what would stand. */
+const leftOutWhy = (o: OpeningWish, zone: FitsIn): string => {
+  if (o.at === undefined) {
+    const studs = openingSide(o.width) === 3 ? 'a king and a jack stud' : 'a stud';
+    return `It needs ${o.width}″ with ${studs} on each side beside what else stands there, and ${o.leastHeight}″ of height; it was left out.`;
+  }
+  const near = findNearestPlace(zone, o);
+  const widest = near === undefined ? findWidest(zone, o, 8) : undefined;
+  const instead =
+    near !== undefined
+      ? ` The nearest place where it stands is ${near}″.`
+      : widest === undefined
+        ? ' This wall has no place for it.'
+        : ` At its place the widest that stands is ${widest}″.`;
+  return `Its studs would run into a corner or into those of another opening, or its header into the plate; it was left out.${instead}`;
 };
 
 /** How far a nest lid stands out beyond its boxes, and how much higher than the hole it starts. */
@@ -272,9 +325,17 @@ export const placeOpenings = (
     });
   const out: Record<Side, readonly PlacedOpening[]> = { front: [], back: [], left: [], right: [] };
   for (const side of SIDES) {
-    const asked = all.filter((w) => w.wall === side).map((w) => w.wish);
+    // Inside the corners of the front and the back stand the end walls.
+    const corner = side === 'front' || side === 'back' ? { least: wall + 1 } : undefined;
+    const asked = all
+      .filter((w) => w.wall === side)
+      .map((w) => (corner ? { ...w.wish, ends: Math.max(w.wish.ends ?? 0, corner.least) } : w.wish));
     const zones = zonesOf(p, side, wall, asked, inner);
     const laid = zones.map((zone) => layoutOpenings(zone.from, zone.to, zone.wishes, ceiling[side]));
+    const zoneOf = (o: OpeningWish): FitsIn => ({
+      ...(zones.find((z) => z.wishes.some((w) => w.id === o.id)) ?? (zones[0] as Zone)),
+      ceiling: ceiling[side],
+    });
     const placed = laid.flatMap((l) => l.placed);
     const lowered = laid.flatMap((l) => l.lowered);
     const left = laid.flatMap((l) => l.left);
@@ -302,7 +363,7 @@ export const placeOpenings = (
       });
     }
     for (const o of left) {
-      const fix = leftOutFix(o, p);
+      const fix = leftOutFix(o, p, zoneOf(o));
       sketch.note({
         code: `${o.id}-left-out`,
         where: [`${side}-wall/top-plate`],
@@ -311,10 +372,7 @@ export const placeOpenings = (
           o.at === undefined
             ? `The ${o.kind} does not fit in the ${side} wall.`
             : `The ${o.kind} cannot stand at ${o.at}″ in the ${side} wall.`,
-        why:
-          o.at === undefined
-            ? `It needs ${o.width + 9}″ of wall with its studs beside what else stands there, and ${o.leastHeight}″ of height; it was left out.`
-            : 'Its king and jack studs would run into a corner or into the studs of another opening, or its header into the plate; it was left out.',
+        why: leftOutWhy(o, zoneOf(o)),
         ...(fix ? { fix } : {}),
       });
     }

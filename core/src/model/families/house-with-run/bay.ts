@@ -159,6 +159,7 @@ export const frameBay = (sketch: Sketch, p: BayPlan): RoofThrust => {
 
   // Ground falls to the left: the low end is at the start of the front and at the end of the back.
   const low = p.fill > 0.5 ? p.fill : 0;
+  const foot = (side: 'front' | 'back'): string => `bay-${n}-${side}${low > 0 && p.dig !== 'curb' ? '-fill' : ''}`;
   const end = p.gate === undefined ? undefined : wallAxes('left', [p.from, D, z]);
   const [inset, over] = p.dig === 'curb' ? [findPiece('block-8').width, 0] : [0, SKIRT + m];
   guardDigging(sketch, {
@@ -167,8 +168,8 @@ export const frameBay = (sketch: Sketch, p: BayPlan): RoofThrust => {
     mesh: p.mesh,
     joins: `bay-${n}-front`,
     sides: [
-      { id: 'front', name: `bay ${n} front`, axes: front, from: 0, to: L, below: [low, 0] },
-      { id: 'back', name: `bay ${n} back`, axes: back, from: 0, to: L, below: [0, low] },
+      { id: 'front', name: `bay ${n} front`, axes: front, from: 0, to: L, below: [low, 0], foot: foot('front') },
+      { id: 'back', name: `bay ${n} back`, axes: back, from: 0, to: L, below: [0, low], foot: foot('back') },
       ...(end
         ? [
             {
@@ -178,6 +179,7 @@ export const frameBay = (sketch: Sketch, p: BayPlan): RoofThrust => {
               from: inset - over,
               to: D - inset + over,
               below: [low, low] as const,
+              foot: 'run-end',
             },
           ]
         : []),

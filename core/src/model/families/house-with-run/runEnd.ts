@@ -2,6 +2,7 @@ import type { Pt } from '../../../geometry/index.ts';
 import {
   faceOf,
   fitDoor,
+  fitGate,
   frameGableStuds,
   frameWall,
   layoutOpenings,
@@ -32,7 +33,7 @@ export const frameRunEnd = (sketch: Sketch, p: BayPlan, slope: LeanSlope): void 
       {
         id: 'gate',
         kind: 'gate',
-        width: Math.min(p.gate ?? 36, D - 2 * WALL - 9),
+        width: fitGate(sketch, p.gate ?? 36, D),
         height: 80,
         bottom: T,
         leastHeight: 40,

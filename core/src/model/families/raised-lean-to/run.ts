@@ -8,6 +8,7 @@ import {
   coverSlope,
   faceOf,
   fitDoor,
+  fitGate,
   frameLeanRafters,
   frameWall,
   guardDigging,
@@ -117,7 +118,7 @@ export const frameRun = (
       {
         id: 'gate',
         kind: 'gate',
-        width: Math.min(p.runGate, D - 2 * WALL - 9),
+        width: fitGate(sketch, p.runGate, D),
         height: 72,
         bottom: T,
         leastHeight: 20,
@@ -269,9 +270,9 @@ export const frameRun = (
     mesh: p.runMesh,
     joins: 'run-front',
     sides: [
-      { id: 'front', name: 'front', axes: sides.front.axes, from: 0, to: p.runLength },
-      { id: 'back', name: 'back', axes: sides.back.axes, from: 0, to: p.runLength },
-      { id: 'end', name: 'end', axes, from: inset - over, to: D - inset + over },
+      { id: 'front', name: 'front', axes: sides.front.axes, from: 0, to: p.runLength, foot: 'run-front' },
+      { id: 'back', name: 'back', axes: sides.back.axes, from: 0, to: p.runLength, foot: 'run-back' },
+      { id: 'end', name: 'end', axes, from: inset - over, to: D - inset + over, foot: 'run-end' },
     ],
   });
 

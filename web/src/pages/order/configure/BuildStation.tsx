@@ -3,7 +3,7 @@ import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
 import useSWR from 'swr';
 import { drawBuild } from '@rubbet/core/draw';
 import { SWAPPED } from '@rubbet/core/unit';
-import type { Fitting, ParamValue, Side } from '@rubbet/core/unit';
+import type { Fitting, OpeningKind, ParamValue, Side } from '@rubbet/core/unit';
 import { findOutsideRanges } from '@rubbet/core/formats';
 import {
   asSpecified,
@@ -13,6 +13,7 @@ import {
   findFamily,
   fittingOf,
   newFitting,
+  pinWall,
   putFitting,
   removeFitting,
 } from '@rubbet/core/model';
@@ -102,6 +103,7 @@ const Configure = ({ first }: { readonly first: Spec }) => {
   const [show, setShow] = useState<Show>('finished');
   const [view, setView] = useState<View>('three');
   const [pinned, setPinned] = useState<number>();
+  const [noRoom, setNoRoom] = useState<OpeningKind>();
   const [busy, setBusy] = useState(false);
   const family = findFamily(spec.family);
   const input = useMemo(
@@ -148,9 +150,14 @@ const Configure = ({ first }: { readonly first: Spec }) => {
     );
   })();
   /** Puts a fitting as it is seen where it belongs in a spec. */
-  const placed = (fitting: Fitting): Spec => putFitting(kept, build ? asSpecified(build, fitting) : fitting);
+  // What stands beside it keeps its place.
+  const placed = (fitting: Fitting): Spec =>
+    build
+      ? putFitting(pinWall(kept, build, fitting.wall, fitting.id), asSpecified(build, fitting))
+      : putFitting(kept, fitting);
   const put = (fitting: Fitting): void => {
     setDraft(undefined);
+    setNoRoom(undefined);
     set(placed(fitting));
     setSelected(fitting.id);
   };
@@ -262,8 +269,10 @@ const Configure = ({ first }: { readonly first: Spec }) => {
                 chosen={chosen}
                 onAdd={(kind) => {
                   const fitting = newFitting(kept, build, view, kind);
+                  setNoRoom(fitting ? undefined : kind);
                   if (fitting) put(fitting);
                 }}
+                noRoom={noRoom}
                 onStyle={(style) => chosen && put({ ...chosen, style })}
                 onCopy={() => chosen && put(copyFitting(kept, build, chosen))}
                 onRemove={() => chosen && takeOut(chosen)}

@@ -9,6 +9,7 @@ import { Soft } from '../../../parts/Text.tsx';
 export const FittingBar = ({
   kinds,
   chosen,
+  noRoom,
   onAdd,
   onStyle,
   onCopy,
@@ -16,6 +17,8 @@ export const FittingBar = ({
 }: {
   readonly kinds: readonly OpeningKind[];
   readonly chosen: Fitting | undefined;
+  /** What was to be put on this wall and finds no room there. */
+  readonly noRoom: OpeningKind | undefined;
   readonly onAdd: (kind: OpeningKind) => void;
   readonly onStyle: (style: Fitting['style']) => void;
   readonly onCopy: () => void;
@@ -31,7 +34,12 @@ export const FittingBar = ({
         </QuietButton>
       ))}
     </Box>
-    {chosen ? (
+    {noRoom ? (
+      <Soft role="status">
+        This wall has no room for another {noRoom}: with its studs it would meet a corner, another opening or the plate.
+        Move or take out what stands there, or choose another wall.
+      </Soft>
+    ) : chosen ? (
       <Box display="flex" gap={2} alignItems="center">
         <Soft>This {chosen.kind}</Soft>
         {FITTING_STYLES[chosen.kind].length > 1 && (
