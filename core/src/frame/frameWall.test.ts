@@ -60,6 +60,21 @@ describe('frameWall', () => {
     expect(role('cripple').length).toBeGreaterThan(0);
     expect(framed.tape.marks.filter((m) => m.what === 'jack').map((m) => m.at)).toEqual([28.5, 61]);
   });
+  it('frames a narrow opening between two studs, with a block over and one under it and no jacks', () => {
+    const pop: PlacedOpening = { ...door, id: 'p', kind: 'pop door', left: 33, width: 12, bottom: 10, height: 14 };
+    const { parts } = wall({ openings: [pop] });
+    const role = (r: string) => parts.filter((p) => p.role === r);
+    expect(role('jack')).toEqual([]);
+    expect(role('king').map((p) => p.length)).toEqual([57, 57]);
+    expect([...role('header'), ...role('sill')].map((p) => p.length)).toEqual([12, 12]);
+    // Its left stud would stand where the layout has one: there is one, not two.
+    expect(parts.filter((p) => ['stud', 'king'].includes(p.role)).length).toBe(5 + 2 + 1);
+  });
+  it('takes the end stud of the wall for a king where that stands there anyway', () => {
+    const { parts } = wall({ openings: [{ ...door, left: 3 }] });
+    expect(parts.filter((p) => p.role === 'king')).toHaveLength(1);
+    expect(parts.filter((p) => p.role === 'jack')).toHaveLength(2);
+  });
   it('gives each stud under a slope its own length, growing by one constant step', () => {
     const { parts } = wall({ slope: 2 / 12, height: 40 });
     const studs = parts.filter((p) => p.role === 'stud' && !p.name.includes('end')).sort((a, b) => a.length - b.length);
@@ -110,6 +125,26 @@ describe('layoutOpenings', () => {
     });
     expect(layoutOpenings(0, 72, [tall], () => 30).left).toHaveLength(1);
     expect(layoutOpenings(0, 30, [tall], () => 58.5).left).toHaveLength(1);
+  });
+  it('moves an opening by a little so that a stud of the wall serves it, and never into another', () => {
+    const one: OpeningWish = { id: 'w', kind: 'window', width: 20, height: 14, bottom: 20, leastHeight: 6 };
+    const at = (to: number): number => layoutOpenings(0, to, [one], () => 58.5, 16).placed[0]?.left ?? NaN;
+    // In the middle of 72 in it would stand at 26; its left stud catches the one at 31 1/4, or its right one that at 47 1/4.
+    expect([at(72) - 1.5, at(72) + 20].some((stud) => Math.abs(((stud + 0.75) / 16) % 1) < 1e-9)).toBe(true);
+    expect(Math.abs(at(72) - 26)).toBeLessThanOrEqual(5);
+    fc.assert(
+      fc.property(fc.integer({ min: 60, max: 200 }), fc.array(wish, { minLength: 1, maxLength: 4 }), (to, list) => {
+        const wishes: OpeningWish[] = list.map((w, i) => ({ id: `${i}`, kind: 'window', leastHeight: 6, ...w }));
+        const { placed } = layoutOpenings(0, to, wishes, () => 58.5, 16);
+        const sorted = [...placed].sort((p, q) => p.left - q.left);
+        sorted.slice(1).forEach((o, i) => {
+          const before = sorted[i] as PlacedOpening;
+          expect(o.left - openingSide(o.width)).toBeGreaterThanOrEqual(
+            before.left + before.width + openingSide(before.width) - 1e-6,
+          );
+        });
+      }),
+    );
   });
   it('keeps the margin that channels of a sliding door take', () => {
     const pop: OpeningWish = {

@@ -61,6 +61,7 @@ const freeStretches = (from: number, to: number, pinned: readonly PlacedOpening[
  * Those with a place of their own keep it; the rest share what is free. Heights are cut back to what the top line leaves over
  * the header.
  * @param ceiling underside of the top plate at a place along the wall
+ * @param studsAt spacing of the wall's studs, from its start: what may move a little takes one of them for its own
  * @returns those that fit, those that were lowered, and those left out
  */
 export const layoutOpenings = (
@@ -68,6 +69,7 @@ export const layoutOpenings = (
   to: number,
   wishes: readonly OpeningWish[],
   ceiling: (a: number) => number,
+  studsAt?: number,
 ): OpeningLayout => {
   const placed: PlacedOpening[] = [];
   const lowered: OpeningWish[] = [];
@@ -115,7 +117,13 @@ export const layoutOpenings = (
     let at = start + lead(kept[0], start === from);
     for (const wish of kept) {
       // Whole sixteenths, so that a tape can find the place.
-      const place = besideEnds(wish, sixteenth(at + gap + sideOf(wish)), from, to);
+      const wanted = sixteenth(at + gap + sideOf(wish));
+      // A door stays in the middle; what is narrow moves to where a stud stands anyway.
+      const caught =
+        studsAt === undefined || wish.width > BLOCKED
+          ? wanted
+          : onStud(wish, wanted, Math.min(CATCH, gap / 2), studsAt);
+      const place = besideEnds(wish, caught, from, to);
       if (fitsBetween(wish, place, from, to)) settle(wish, place);
       else rest.push(wish);
       at += gap + wish.width + 2 * sideOf(wish);
@@ -124,6 +132,22 @@ export const layoutOpenings = (
   }
   left.push(...loose);
   return { placed, lowered, left };
+};
+
+/** How far an opening is moved so that a stud of the wall serves it. Common practice, no source. */
+const CATCH = 5;
+
+/** The place nearest to the one wished for, within reach, at which one of an opening's outer studs is one of the wall's own. */
+const onStud = (w: OpeningWish, at: number, reach: number, spacing: number): number => {
+  const side = openingSide(w.width);
+  const places = [at - side, at + w.width + side - STUD].map((stud) => {
+    const line = Math.round((stud + STUD / 2) / spacing) * spacing - STUD / 2;
+    return at + line - stud;
+  });
+  const [best] = places.sort((p, q) => Math.abs(p - at) - Math.abs(q - at));
+  return best !== undefined && Math.abs(best - at) <= reach && Math.abs(best * 16 - Math.round(best * 16)) < 1e-6
+    ? best
+    : at;
 };
 
 /** What must be left between an opening's outer stud and the end of the wall; nothing where the end stud may serve for it. */

@@ -111,7 +111,7 @@ describe('foundations of a walk-in', () => {
     expect(counted(build('walk-in', { foundation: 'skids', length: 144, depth: 96 }), 'stone')).toBe(0);
   });
   it('feed tubes stand at the inner wall in the store, as many as find room', () => {
-    const room = { length: 192, depth: 96, innerWall: true, storeLength: 60, wallHeight: 90, nestCount: 1 };
+    const room = { length: 192, depth: 108, innerWall: true, storeLength: 60, wallHeight: 90, nestCount: 1 };
     const made = build('walk-in', { ...room, feedTubes: 2 });
     expect(having(made, /^feed\/tube-/)).toHaveLength(2);
     expect(counted(made, 'feed-port')).toBe(2);

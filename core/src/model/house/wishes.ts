@@ -331,7 +331,7 @@ export const placeOpenings = (
       .filter((w) => w.wall === side)
       .map((w) => (corner ? { ...w.wish, ends: Math.max(w.wish.ends ?? 0, corner.least) } : w.wish));
     const zones = zonesOf(p, side, wall, asked, inner);
-    const laid = zones.map((zone) => layoutOpenings(zone.from, zone.to, zone.wishes, ceiling[side]));
+    const laid = zones.map((zone) => layoutOpenings(zone.from, zone.to, zone.wishes, ceiling[side], p.studSpacing));
     const zoneOf = (o: OpeningWish): FitsIn => ({
       ...(zones.find((z) => z.wishes.some((w) => w.id === o.id)) ?? (zones[0] as Zone)),
       ceiling: ceiling[side],
