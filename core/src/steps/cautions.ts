@@ -8,10 +8,15 @@ export interface Caution {
   readonly text: string;
 }
 
+const isMesh = (p: Part): boolean => p.role === 'mesh';
+
 /** The trade's usual cautions, shown with every step that they touch. */
 export const CAUTIONS: readonly Caution[] = [
   { when: (v) => v === 'frame', text: 'Nailer: keep the other hand clear of where a nail can turn out.' },
-  { when: (v) => v === 'cut', text: 'Saw: guards on, eyes and ears; no freehand narrow rips.' },
+  {
+    when: (v, parts) => v === 'cut' && !parts.some(isMesh),
+    text: 'Saw: guards on, eyes and ears; no freehand narrow rips.',
+  },
   {
     when: (v, parts) => v === 'cut' && parts.some((p) => p.item.endsWith('-pt')),
     text: 'Treated lumber: gloves and mask; never burn the offcuts.',
@@ -20,7 +25,10 @@ export const CAUTIONS: readonly Caution[] = [
     when: (v, parts) => v === 'cut' && parts.some(isSharp),
     text: 'Sharp points: clamped in the jig, hands clear of the blade; never freehand.',
   },
-  { when: (v, parts) => v === 'skin' && parts.some((p) => p.role === 'mesh'), text: 'Mesh: long sleeves and gloves.' },
+  {
+    when: (v, parts) => (v === 'skin' || v === 'cut') && parts.some(isMesh),
+    text: 'Mesh: long sleeves and gloves.',
+  },
   { when: (v, parts) => v === 'roof' && parts.some((p) => p.item === 'metal'), text: 'Metal edges cut: gloves.' },
   { when: (v) => v === 'roof', text: 'Ladder on firm ground, and mind the roof edge.' },
   {

@@ -34,3 +34,9 @@ export const cutText = (parts: readonly Part[]): string[] => {
         ]),
   ];
 };
+
+/** What to mind when mesh is cut: the rolls, how much of each, and that faces wider than a roll are lapped. */
+export const cutMeshText = (parts: readonly Part[]): string[] => [
+  `${parts.length === 1 ? 'One face' : `${parts.length} faces`}, by the roll layouts: strips along the roll one after the other, offcuts rolled up and marked.`,
+  'Roll it out upside down under two boards so that it lies flat; cut beside a wire, write the mark on a strip of tape.',
+];

@@ -2,7 +2,7 @@ import { partsOf } from '../unit/index.ts';
 import type { Assembly, Build, Part } from '../unit/index.ts';
 import { findItem } from '../stock/index.ts';
 import { CAUTIONS } from './cautions.ts';
-import { countText, cutText } from './cutText.ts';
+import { cutSteps } from './cutSteps.ts';
 import { rafterText } from './rafterText.ts';
 import { coverText, isOver, isSkin, skinText } from './skin.ts';
 import { TOOLS } from './tools.ts';
@@ -31,12 +31,13 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles
   const add = (
     step: Omit<Step, 'tools' | 'cautions' | 'joints' | 'fasteners' | 'hardware'> & {
       readonly cautions?: readonly string[];
+      readonly tools?: readonly string[];
     },
   ): string => {
     const parts = build.parts.filter((p) => step.parts.includes(p.id));
     steps.push({
       ...step,
-      tools: TOOLS[step.verb],
+      tools: step.tools ?? TOOLS[step.verb],
       joints: [],
       fasteners: [],
       hardware: [],
@@ -48,7 +49,6 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles
   const ids = (parts: readonly Part[]): string[] => parts.map((p) => p.id);
 
   const lumber = build.parts.filter(isLumber);
-  const sheets = build.parts.filter((p) => findItem(p.item).kind === 'sheet');
   const sort = add({
     id: 'sort',
     verb: 'sort',
@@ -63,39 +63,7 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles
     needs: [],
     view: 'three',
   });
-  const fixed = lumber.filter((p) => p.fit === 'cut to length');
-  const items = [...new Set(fixed.map((p) => p.item))];
-  const cutIds = items.map((item) => {
-    const mine = fixed.filter((p) => p.item === item);
-    return add({
-      id: `cut-${item}`,
-      verb: 'cut',
-      title: `Cut the ${findItem(item).name}`,
-      text: cutText(mine),
-      station: 'saw',
-      parts: ids(mine),
-      minutes: 3 + mine.length * rates.cutPerPiece,
-      needs: [sort],
-      view: 'three',
-    });
-  });
-  if (sheets.length > 0)
-    cutIds.push(
-      add({
-        id: 'cut-sheets',
-        verb: 'cut',
-        title: 'Cut the sheets',
-        text: [
-          countText(sheets, 'sheet layouts'),
-          'Openings are cut out here on the bench, not after the wall stands.',
-        ],
-        station: 'saw',
-        parts: ids(sheets.filter((p) => p.fit === 'cut to length')),
-        minutes: 5 + sheets.length * rates.cutPerSheetPiece,
-        needs: [sort],
-        view: 'three',
-      }),
-    );
+  const cutIds = cutSteps(build.parts, rates).map((step) => add({ ...step, needs: [sort] }));
 
   const panelSteps = (a: Assembly): string => {
     const mine = partsOf(build.parts, a.id);

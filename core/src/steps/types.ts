@@ -57,6 +57,7 @@ export interface LabourRates {
   readonly sortPerStick: number;
   readonly cutPerPiece: number;
   readonly cutPerSheetPiece: number;
+  readonly cutPerMeshFace: number;
   readonly layoutPerMark: number;
   readonly framePerPart: number;
   readonly skinPerSheet: number;
@@ -77,6 +78,7 @@ export const LABOUR_RATES: LabourRates = {
   sortPerStick: 0.5,
   cutPerPiece: 0.9,
   cutPerSheetPiece: 4,
+  cutPerMeshFace: 2.5,
   layoutPerMark: 0.4,
   framePerPart: 2.2,
   skinPerSheet: 9,

@@ -104,7 +104,8 @@ export const sheetPlanOf = (parts: readonly Part[]): SheetPlan => {
   );
 };
 
-const meshPlanOf = (parts: readonly Part[], effort: Effort): MeshPlan =>
+/** The mesh of a unit as one roll plan: every face in strips, every strip where it is cut from its roll. */
+export const planMesh = (parts: readonly Part[], effort: Effort = 'full'): MeshPlan =>
   planRolls(
     parts
       .filter((p) => p.role === 'mesh')
@@ -136,7 +137,7 @@ export const takeOff = (build: Build, effort: Effort = 'full'): Takeoff => {
   const { parts } = build;
   const sticks = planSticks(stickDemandOf(parts), effort);
   const sheets = sheetPlanOf(parts);
-  const mesh = meshPlanOf(parts, effort);
+  const mesh = planMesh(parts, effort);
   const lines: TakeoffLine[] = [];
   const add = (item: string, size: string, quantity: number, each: number): void => {
     const found = findItem(item);

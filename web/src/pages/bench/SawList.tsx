@@ -1,34 +1,18 @@
-import { Box, chakra } from '@chakra-ui/react';
+import { useMemo } from 'react';
+import { Box } from '@chakra-ui/react';
 import type { Build } from '@rubbet/core/unit';
 import { describeCuts } from '@rubbet/core/formats';
 import type { SheetPlan } from '@rubbet/core/cut';
 import type { Step } from '@rubbet/core/steps';
 import { findItem, SHEETS } from '@rubbet/core/stock';
+import { planMesh } from '@rubbet/core/takeoff';
 import type { WorkOrder, WorkPart } from '../../data/types.ts';
 import { isMetric } from '@rubbet/core/measure';
 import { useShow } from '../../data/useShow.tsx';
 import { Len } from '../../parts/Text.tsx';
+import { CutTicket } from './CutTicket.tsx';
+import { RollList } from './RollList.tsx';
 import { handOutPlaces, handOutTickets } from './tickets.ts';
-
-const Ticket = chakra('button', {
-  base: {
-    position: 'relative',
-    height: '54px',
-    minW: 0,
-    overflow: 'hidden',
-    border: '1.4px solid',
-    borderColor: 'woodink',
-    bg: 'wood',
-    color: 'woodink',
-    fontFamily: 'heading',
-    fontStretch: '80%',
-    fontWeight: 650,
-    fontSize: '16px',
-    textAlign: 'center',
-    lineHeight: 1.1,
-    '&[aria-pressed=true]': { bg: 'mosswash', color: 'ink' },
-  },
-});
 
 /** Cut tickets by stick: each stick drawn to scale, each cut a button that is ticked off. */
 export const SawList = ({
@@ -47,7 +31,9 @@ export const SawList = ({
   const show = useShow();
   const metric = isMetric(show.units);
   const sheets = step.id === 'cut-sheets';
-  const item = sheets ? undefined : build.parts.find((p) => step.parts.includes(p.id))?.item;
+  const mesh = step.id === 'cut-mesh';
+  const rolls = useMemo(() => (mesh ? planMesh(build.parts) : undefined), [mesh, build]);
+  const item = sheets || mesh ? undefined : build.parts.find((p) => step.parts.includes(p.id))?.item;
   const sticks = item ? work.sticks.sticks.filter((s) => s.item === item) : [];
   const longest = Math.max(96, ...sticks.map((s) => s.length));
   const tickets = handOutTickets(sticks, work.parts);
@@ -90,7 +76,7 @@ export const SawList = ({
               const { mark, isCut, parts: mine } = c;
               const shape = about(mark);
               return (
-                <Ticket
+                <CutTicket
                   key={k}
                   className="on-paper"
                   aria-pressed={isCut}
@@ -115,7 +101,7 @@ export const SawList = ({
                   {shape && shape.cuts.some((x) => x.angle > 0) && c.length > 16
                     ? ` · ${String(Math.max(...shape.cuts.map((x) => x.angle)))}°`
                     : ''}
-                </Ticket>
+                </CutTicket>
               );
             })}
             {s.left > 8 && (
@@ -129,6 +115,7 @@ export const SawList = ({
         </Box>
       ))}
       {sheets && <SheetList plan={sheetPlan} parts={work.parts} onTick={onTick} />}
+      {rolls && <RollList plan={rolls} build={build} parts={work.parts} onTick={onTick} />}
     </Box>
   );
 };
@@ -164,7 +151,7 @@ const SheetList = ({
               const part = ticket?.parts[0];
               const isCut = ticket?.isCut ?? false;
               return (
-                <Ticket
+                <CutTicket
                   key={k}
                   className="on-paper"
                   aria-pressed={isCut}
@@ -189,7 +176,7 @@ const SheetList = ({
                       <Len inches={p.length} /> × <Len inches={p.width} />
                     </>
                   )}
-                </Ticket>
+                </CutTicket>
               );
             })}
           </Box>

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { buildSpec, FAMILIES, parseSpec } from '@rubbet/core/model';
 import { takeOff } from '@rubbet/core/takeoff';
 import type { WorkPart } from '../../data/types.ts';
-import { handOutPlaces, handOutTickets } from './tickets.ts';
+import { handOutPlaces, handOutStrips, handOutTickets } from './tickets.ts';
 
 const work = (family: string, cut: (i: number) => boolean = () => false) => {
   const build = buildSpec(parseSpec({ family }));
@@ -42,4 +42,33 @@ it('give what is cut to the first tickets of its mark, whichever pieces were tic
     }),
     { numRuns: 20 },
   );
+});
+
+describe('strips of mesh', () => {
+  it.each(['low-pen', 'raised-lean-to', 'house-with-run', 'barn-fit-out'])(
+    'of a %s lie on their rolls, each face once or in strips',
+    (family) => {
+      const { build, parts, takeoff } = work(family);
+      const rolls = handOutStrips(takeoff.mesh, parts);
+      const faces = new Set(rolls.flatMap((r) => r.tickets.map((t) => t.strip.face)));
+      expect([...faces].sort()).toEqual(
+        build.parts
+          .filter((p) => p.role === 'mesh')
+          .map((p) => p.id)
+          .sort(),
+      );
+      for (const { roll, used, tickets } of rolls) {
+        expect(used).toBeLessThanOrEqual(roll.length + 1e-6);
+        for (const { strip, part } of tickets) {
+          expect(part?.partId).toBe(strip.face);
+          expect(strip.x + strip.length).toBeLessThanOrEqual(used + 1e-9);
+          expect(strip.y + strip.width).toBeLessThanOrEqual(roll.width + 1e-9);
+        }
+      }
+    },
+  );
+  it('say by their part what is cut', () => {
+    const { parts, takeoff } = work('low-pen', () => true);
+    for (const r of handOutStrips(takeoff.mesh, parts)) for (const t of r.tickets) expect(t.part?.state).toBe('cut');
+  });
 });

@@ -1,4 +1,4 @@
-import type { SheetPlan, StickCut } from '@rubbet/core/cut';
+import type { CutRoll, MeshPlan, RollStrip, SheetPlan, StickCut } from '@rubbet/core/cut';
 import { readTicket } from '@rubbet/core/takeoff';
 import type { WorkPart } from '../../data/types.ts';
 
@@ -45,4 +45,23 @@ export const handOutPlaces = (plan: SheetPlan, parts: readonly WorkPart[]): read
       return { mark: place.id, length: place.length, ripped: false, parts: mine, isCut: isCut(mine) };
     }),
   );
+};
+
+/** A strip on a roll with the part that it becomes; a face of several strips is one part. */
+export interface StripTicket {
+  readonly strip: RollStrip;
+  readonly part: WorkPart | undefined;
+}
+
+/** Rolls with the length that is used of each, and their strips with their parts. Strips of what is cut on site have no part here. */
+export const handOutStrips = (
+  plan: MeshPlan,
+  parts: readonly WorkPart[],
+): readonly { readonly roll: CutRoll; readonly used: number; readonly tickets: readonly StripTicket[] }[] => {
+  const byId = new Map(parts.map((p) => [p.partId, p]));
+  return plan.layout.map((roll) => ({
+    roll,
+    used: Math.max(12, ...roll.strips.map((s) => s.x + s.length)),
+    tickets: roll.strips.map((strip) => ({ strip, part: byId.get(strip.face) })),
+  }));
 };

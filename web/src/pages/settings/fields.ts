@@ -47,6 +47,13 @@ export const FIELDS: readonly SettingField[] = [
   labour('labour.sortPerStick', 'Sorting a stick', 'plain', 'min', 'Looking each board over before it is cut.'),
   labour('labour.cutPerPiece', 'Cutting a piece', 'plain', 'min', 'Measuring, cutting and marking one stick piece.'),
   labour('labour.cutPerSheetPiece', 'Cutting a piece of sheet', 'plain', 'min', 'Ply and siding, openings included.'),
+  labour(
+    'labour.cutPerMeshFace',
+    'Cutting a face of mesh',
+    'plain',
+    'min',
+    'Off the roll, in strips where it is wider.',
+  ),
   labour('labour.layoutPerMark', 'Marking out, a mark', 'plain', 'min', 'Each cross on a plate.'),
   labour('labour.framePerPart', 'Framing a part', 'plain', 'min', 'Setting and fixing one piece of a frame.'),
   labour('labour.skinPerSheet', 'Skinning, a piece', 'plain', 'min', 'Boards and sheets on a frame.'),
