@@ -6,3 +6,5 @@ export type { Camera } from './project.ts';
 export * from './drawSection.ts';
 export * from './layTape.ts';
 export * from './layRuler.ts';
+export * from './measureTemplate.ts';
+export * from './drawTemplate.ts';

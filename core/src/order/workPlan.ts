@@ -76,8 +76,8 @@ export const adoptWorkPlan = (
   return {
     ...plan,
     build: { ...plan.build, parts: own },
-    // Sticks for just those parts.
-    takeoff: { ...plan.takeoff, sticks: planSticks(stickDemandOf(own)) },
+    // Sticks for just those parts; where some are framed otherwise by now, those that were planned when it was made.
+    takeoff: own.length === parts.size ? { ...plan.takeoff, sticks: planSticks(stickDemandOf(own)) } : plan.takeoff,
     steps: steps.map((s) => ({ ...s, needs: s.needs.filter((n) => known.has(n)) })),
     operations: plan.operations.map((o) => ({ ...o, steps: o.steps.filter((id) => known.has(id)) })),
   };

@@ -48,6 +48,7 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles
   };
   const ids = (parts: readonly Part[]): string[] => parts.map((p) => p.id);
 
+  const stained = build.parts.some((p) => p.role === 'siding');
   const lumber = build.parts.filter(isLumber);
   const sort = add({
     id: 'sort',
@@ -67,7 +68,8 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles
 
   const panelSteps = (a: Assembly): string => {
     const mine = partsOf(build.parts, a.id);
-    const frame = mine.filter((p) => !isSkin(p));
+    const floor = mine.filter((p) => p.role === 'floor');
+    const frame = mine.filter((p) => !isSkin(p) && p.role !== 'floor');
     const skin = mine.filter(isSkin);
     const view = `panel:${a.id}`;
     let last = cutIds;
@@ -131,6 +133,21 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles
           },
         }),
       ];
+    if (floor.length > 0)
+      last = [
+        add({
+          id: `${a.id}/floor`,
+          verb: 'skin',
+          title: `Floor the ${a.name}`,
+          text: ['The base is square now: sheets down tight, joints on joists, screwed from the middle out.'],
+          station: 'bay',
+          assembly: a.id,
+          parts: ids(floor),
+          minutes: 3 + floor.length * rates.skinPerSheet,
+          needs: last,
+          view,
+        }),
+      ];
     if (skin.length > 0 && a.flat) {
       const meshes = skin.filter((p) => p.role === 'mesh');
       const over = skin.filter(isOver);
@@ -143,6 +160,7 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles
           text: skinText(
             skin,
             build.openings.filter((o) => o.assembly === a.id),
+            stained,
           ),
           station: 'bay',
           assembly: a.id,
@@ -237,7 +255,7 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles
         id: `${a.id}/cover`,
         verb: 'roof',
         title: `Cover the ${a.name}`,
-        text: coverText(cover),
+        text: coverText(cover, stained),
         station: 'bay',
         assembly: a.id,
         parts: ids(cover),

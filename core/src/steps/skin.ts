@@ -17,14 +17,17 @@ const MESH_HELD: Readonly<Record<MeshFixing, string>> = {
   lap: `lap it ${MESH_LAP} in around the edge and staple it there every 3 in`,
 };
 
-/** What to mind when a roof or a side is covered: only what is in it. */
-export const coverText = (cover: readonly Part[]): readonly string[] => {
+const STAIN_FIRST = 'Stain the wood that it hides before it goes on.';
+
+/** What to mind when a roof or a side is covered: only what is in it. `stained` where the unit is coated in the end. */
+export const coverText = (cover: readonly Part[], stained = false): readonly string[] => {
   const has = (test: (p: Part) => boolean): boolean => cover.some(test);
   const mesh = has((p) => p.role === 'mesh');
   const metal = has((p) => p.item === 'metal');
   return [
     ...(mesh && metal ? ['Mesh in before the metal that covers its edge.'] : []),
     ...(mesh && has((p) => p.role === 'cover') ? ['The tarp goes on after the mesh, tied over it.'] : []),
+    ...(stained && (mesh || metal) ? [STAIN_FIRST] : []),
     ...(metal ? ['Square to the eave, screws in the flats through gaskets.'] : []),
     ...(has((p) => p.item === 'shingle')
       ? ['Felt from the eave up, each strip over the last; courses square to the eave.']
@@ -36,11 +39,16 @@ export const coverText = (cover: readonly Part[]): readonly string[] => {
 };
 
 /** What to mind when a panel is skinned: mesh first, then sheets, then what goes over their edges. */
-export const skinText = (skin: readonly Part[], openings: readonly Opening[] = []): readonly string[] => {
+export const skinText = (
+  skin: readonly Part[],
+  openings: readonly Opening[] = [],
+  stained = false,
+): readonly string[] => {
   const meshes = skin.filter((p) => p.role === 'mesh');
   const boards = skin.filter((p) => p.role !== 'mesh' && !isOver(p));
   const over = skin.filter(isOver);
   return [
+    ...(meshes.length > 0 && stained ? [STAIN_FIRST] : []),
     ...(meshes.length > 0
       ? [
           `Stretch the mesh with a bar through its weave; ${MESH_HELD[meshes.find((p) => p.fixing)?.fixing ?? 'washers']}.`,

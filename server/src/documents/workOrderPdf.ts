@@ -1,6 +1,6 @@
 import type { Content } from 'pdfmake/interfaces.js';
 import { groupParts, partsOf } from '@rubbet/core/unit';
-import { drawBuild } from '@rubbet/core/draw';
+import { drawBuild, drawTemplate } from '@rubbet/core/draw';
 import type { Drawing } from '@rubbet/core/draw';
 import { describeCuts, writeSvg } from '@rubbet/core/formats';
 import { printMinutes } from '@rubbet/core/measure';
@@ -87,6 +87,21 @@ export const workOrderContent = (order: Order, c: MadeFrom, { show, business }: 
         [34, '*', 62, 58, 46, 96, 28],
       ),
     );
+    // Notches and slanting ends dimensioned from one end, three to a row.
+    const templates = groupParts(mine).flatMap((g) => drawTemplate(g.part) ?? []);
+    for (let i = 0; i < templates.length; i += 3)
+      content.push({
+        unbreakable: true,
+        margin: [0, 6, 0, 0],
+        columnGap: 12,
+        columns: templates.slice(i, i + 3).map((t) => ({
+          width: 166,
+          stack: [
+            { text: show.text(t.title), fontSize: 8.5, bold: true },
+            { svg: svg(t, 166), fit: [166, 90] },
+          ],
+        })),
+      });
   }
   content.push(heading('Steps', 15, true));
   steps.forEach((s, i) =>

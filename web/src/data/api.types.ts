@@ -896,6 +896,8 @@ export interface components {
      * @enum {string}
      */
     readonly Role: import('@rubbet/core/unit').Role;
+    /** @description What keeps the plates of a gable roof from being pushed apart. Inches. */
+    readonly RoofThrust: import('@rubbet/core/unit').RoofThrust;
     /** @description A crew or a bay that blocks are planned on: a row of the board. */
     readonly Row: import('@rubbet/core/schedule').Row;
     /** @description A summary as somebody sees it: without money where that is not theirs to see. */

@@ -5,6 +5,8 @@ import { one } from '../print.ts';
 /** A barrow passes the people door. */
 export const barrowWidth: Check = ({ build, params, rules }) => {
   const { door } = build.facts;
+  // A pen without a floor is moved off its droppings; where there is a clean-out, litter leaves by that.
+  if (build.capacity.houseArea === undefined || build.openings.some((o) => o.kind === 'clean-out')) return [];
   if (!door || door.clearWidth >= rules.barrow - 1e-6) return [];
   const wanted = rules.barrow + 1.5;
   if (build.facts.floorHeight > 36) return [];

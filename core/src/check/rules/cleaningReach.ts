@@ -11,7 +11,11 @@ export const cleaningReach: Check = ({ build, params, rules }) => {
     build.openings.filter((o) => o.kind === 'people door' || o.kind === 'clean-out').map((o) => o.wall ?? o.assembly),
   );
   if (sides.size === 0 || depth === 0) return [];
-  const far = sides.has('front') && sides.has('back') ? depth / 2 : depth;
+  // From both sides a rake has half as far to go; from an end it goes along the house.
+  const between = (a: string, b: string, size: number): number =>
+    sides.has(a) && sides.has(b) ? size / 2 : sides.has(a) || sides.has(b) ? size : Infinity;
+  const far = Math.min(between('front', 'back', depth), between('left', 'right', Number(params.length ?? Infinity)));
+  if (!Number.isFinite(far)) return [];
   if (far <= rules.rakeReach) return [];
   return [
     {

@@ -4,6 +4,8 @@ import { one } from '../print.ts';
 /** Threshold against deep litter. */
 export const litterThreshold: Check = ({ build, rules }) => {
   const { door } = build.facts;
+  // A pen without a floor has no litter to hold.
+  if (build.capacity.houseArea === undefined) return [];
   if (!door || (door.threshold >= rules.litterLow && door.threshold <= rules.litterHigh)) return [];
   const low = door.threshold < rules.litterLow;
   return [

@@ -4,6 +4,8 @@ import type { Check } from '../types.ts';
 
 /** Wind that tips the unit empty. */
 export const tipping: Check = ({ build, params, rules }) => {
+  // No wind blows inside another building.
+  if (build.facts.indoors) return [];
   const speed = measureTipSpeed(build);
   if (speed >= rules.wind) return [];
   return [

@@ -12,6 +12,7 @@ import { useShow } from '../../data/useShow.tsx';
 import { Len } from '../../parts/Text.tsx';
 import { CutTicket } from './CutTicket.tsx';
 import { RollList } from './RollList.tsx';
+import { Templates } from './Templates.tsx';
 import { handOutPlaces, handOutTickets } from './tickets.ts';
 
 /** Cut tickets by stick: each stick drawn to scale, each cut a button that is ticked off. */
@@ -115,6 +116,7 @@ export const SawList = ({
         </Box>
       ))}
       {sheets && <SheetList plan={sheetPlan} parts={work.parts} onTick={onTick} />}
+      {item && <Templates build={build} parts={step.parts} />}
       {rolls && <RollList plan={rolls} build={build} parts={work.parts} onTick={onTick} />}
     </Box>
   );
