@@ -47,6 +47,7 @@ export const CHECK_TITLES: Readonly<Record<string, string>> = {
   'run-space': 'Run area',
   'sheet-joint-backing': 'Joints of sheets on framing',
   'sheet-saving': 'An inch that saves a sheet',
+  sliver: 'A strip that an inch would save',
   shelter: 'Roofed part of a pen',
   span: 'Spans',
   'stud-spacing': 'Studs of tall walls',

@@ -5,6 +5,7 @@ import { planPads, readSurvey } from '../site/index.ts';
 import { planSteps } from '../steps/index.ts';
 import { drawBuild, viewsOf } from './drawBuild.ts';
 import { drawPads } from './drawPads.ts';
+import { drawSection } from './drawSection.ts';
 import type { Drawing, TextItem } from './types.ts';
 
 const house = buildSpec(parseSpec({ family: 'raised-lean-to', params: { run: true } }));
@@ -89,5 +90,41 @@ describe('drawPads', () => {
     // The ground falls toward the back and a little to the right.
     expect(arrow.to[1]).toBeGreaterThan(arrow.from[1]);
     expect(arrow.to[0]).toBeGreaterThan(arrow.from[0]);
+  });
+});
+
+describe('a section', () => {
+  it('shows a notched rafter as one piece, without the lines of what it is made of', () => {
+    for (const family of ['walk-in', 'raised-lean-to', 'steep-roof-pen'] as const) {
+      const b = buildSpec(parseSpec({ family }));
+      const drawing = drawSection(b);
+      const areas = drawing.items.filter((i) => i.kind === 'area');
+      const rafters = b.parts.filter((p) => p.role === 'rafter').map((p) => p.id);
+      const drawn = areas.filter((a) => rafters.includes(a.part ?? ''));
+      expect(drawn.length).toBeGreaterThan(0);
+      // Each once, with the corners of its birdsmouth.
+      expect(new Set(drawn.map((a) => a.part)).size).toBe(drawn.length);
+      if (family !== 'steep-roof-pen')
+        expect(Math.max(...drawn.map((a) => a.rings[0]?.length ?? 0))).toBeGreaterThan(4);
+    }
+  });
+});
+
+describe('the bare frame', () => {
+  it('hides battens, mesh, tarp and lining, and keeps all that carries', () => {
+    for (const [family, params] of [
+      ['hoop-pen', {}],
+      ['low-pen', { meshSides: 'battens' }],
+      ['walk-in', { liner: true }],
+    ] as const) {
+      const b = buildSpec(parseSpec({ family, params }));
+      const shown = new Set(
+        drawBuild(b, 'three', { show: 'frame' }).items.flatMap((i) => (i.kind === 'area' && i.part ? [i.part] : [])),
+      );
+      for (const p of b.parts)
+        if (['batten', 'mesh', 'cover', 'liner', 'siding'].includes(p.role))
+          expect([p.id, shown.has(p.id)]).toEqual([p.id, false]);
+      expect(b.parts.some((p) => ['rail', 'plate', 'hoop', 'runner'].includes(p.role) && shown.has(p.id))).toBe(true);
+    }
   });
 });

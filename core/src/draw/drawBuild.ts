@@ -26,6 +26,8 @@ export interface DrawOptions {
 }
 
 const SKINS = new Set(['siding', 'mesh', 'roofing', 'deck', 'trim']);
+/** What the bare frame is seen without: its skins and what lies over or inside them. */
+export const OVER_FRAME: ReadonlySet<string> = new Set([...SKINS, 'batten', 'cover', 'liner', 'glazing']);
 
 /** Names of all views of a build. */
 export const viewsOf = (build: Build): string[] => [
@@ -42,7 +44,7 @@ export const viewsOf = (build: Build): string[] => [
 /** What is in view: a frame without its skins; a finished unit without the deck that its roofing hides. */
 const shown = (build: Build, options: DrawOptions): Part[] => {
   const picked = new Set(options.highlight);
-  if (options.show === 'frame') return build.parts.filter((p) => !SKINS.has(p.role) || picked.has(p.id));
+  if (options.show === 'frame') return build.parts.filter((p) => !OVER_FRAME.has(p.role) || picked.has(p.id));
   const covered = new Set(build.parts.filter((p) => p.role === 'roofing').map((p) => p.assembly));
   return build.parts.filter(
     (p) => p.role !== 'deck' || !covered.has(p.assembly) || options.highlight?.includes(p.id) === true,

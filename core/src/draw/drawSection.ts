@@ -1,7 +1,8 @@
+import polygonClipping from 'polygon-clipping';
 import { findHull, findPieces, measurePtBounds } from '../geometry/index.ts';
 import type { ConvexPiece, Pt } from '../geometry/index.ts';
 import { measureBounds } from '../unit/index.ts';
-import type { Build } from '../unit/index.ts';
+import type { Build, Part } from '../unit/index.ts';
 import { boundsOfItems, dimension } from './dimensions.ts';
 import { toneOf } from './project.ts';
 import type { DrawItem, Drawing } from './types.ts';
@@ -27,6 +28,24 @@ const cutPiece = (piece: ConvexPiece, x: number): Pt[] => {
   return out.length < 3 ? [] : findHull(out);
 };
 
+/** What a plane across the length cuts out of a part: its areas, each an outline and its holes. */
+const cutPart = (part: Part, x: number): readonly (readonly (readonly Pt[])[])[] => {
+  const rings = findPieces(part.shape, part.place)
+    .map((piece) => cutPiece(piece, x))
+    .filter((ring) => ring.length >= 3);
+  const [first, ...rest] = rings;
+  if (!first) return [];
+  if (rest.length === 0) return [[first]];
+  // A notched piece is made of convex ones: drawn as one, without the lines between them.
+  const polygon = (ring: readonly Pt[]): [number, number][][] => [ring.map((p) => [snap(p[0]), snap(p[1])])];
+  return polygonClipping
+    .union(polygon(first), ...rest.map(polygon))
+    .map((area) => area.map((ring) => ring.slice(0, -1).map((p): Pt => [p[0], p[1]])));
+};
+
+/** Pieces that share an edge share its corners to the last figure. */
+const snap = (n: number): number => Math.round(n * 1e6) / 1e6;
+
 /** The place across the length where a section shows most: through the rafters nearest to the middle of the house. */
 export const sectionPlace = (build: Build): number => {
   const house = build.assemblies.some((a) => a.id === 'front-wall');
@@ -49,11 +68,8 @@ export const sectionPlace = (build: Build): number => {
 export const drawSection = (build: Build, at: number = sectionPlace(build)): Drawing => {
   const items: DrawItem[] = [];
   for (const part of build.parts)
-    for (const piece of findPieces(part.shape, part.place)) {
-      const ring = cutPiece(piece, at);
-      if (ring.length >= 3)
-        items.push({ kind: 'area', rings: [ring], fill: toneOf(part), stroke: 'ink', part: part.id });
-    }
+    for (const rings of cutPart(part, at))
+      items.push({ kind: 'area', rings, fill: toneOf(part), stroke: 'ink', part: part.id });
   const points = items.flatMap((i) => (i.kind === 'area' ? i.rings.flat() : []));
   const [y0, z0, y1, z1] = points.length > 0 ? measurePtBounds(points) : [0, 0, 1, 1];
   const size = Math.max(2.4, (y1 - y0) / 22);

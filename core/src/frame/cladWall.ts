@@ -2,7 +2,8 @@ import { findItem, findLumber, findSheet } from '../stock/index.ts';
 import { clipBelow } from '../geometry/index.ts';
 import { chooseJoints, splitMember } from './chooseJoints.ts';
 import type { PlacedOpening } from './layoutOpenings.ts';
-import { polyPart } from './makePart.ts';
+import { polyPart, sawAngle } from './makePart.ts';
+import type { PartText } from './makePart.ts';
 import { rectOf, skinRing, skinWall, cutStrip } from './skinWall.ts';
 import type { SkinPlan } from './skinWall.ts';
 import type { Sketch } from './sketch.ts';
@@ -101,6 +102,27 @@ const clearOf = (o: PlacedOpening) => {
   return r;
 };
 
+/** How the top of an upright board is cut under a slope: one mitre, or both ways where the ridge is over it. */
+const topCut = (
+  plan: Pick<SkinPlan, 'top' | 'peaks'>,
+  from: number,
+  to: number,
+): Pick<PartText, 'cuts' | 'notches'> => {
+  const rise = Math.abs(plan.top(to) - plan.top(from));
+  const peak = plan.peaks?.find((p) => p > from + EPS && p < to - EPS);
+  if (peak !== undefined) {
+    const angle = sawAngle(Math.atan(Math.abs(plan.top(peak) - plan.top(from)) / (peak - from)));
+    return { notches: [`top cut both ways to the ridge, ${angle}°`] };
+  }
+  if (rise < EPS) return {};
+  return {
+    cuts: [
+      { end: 'start', kind: 'square', angle: 0 },
+      { end: 'end', kind: 'mitre', angle: sawAngle(Math.atan(rise / (to - from))) },
+    ],
+  };
+};
+
 /** Clads a framed wall with sheets or boards. Gives the places along it where sheets are joined. */
 export const cladWall = (sketch: Sketch, plan: CladPlan): number[] => {
   const { cladding: c, axes, id, name } = plan;
@@ -166,6 +188,7 @@ export const cladWall = (sketch: Sketch, plan: CladPlan): number[] => {
                 role: 'siding',
                 item: c.item,
                 ...(q - p < c.width - EPS ? { rip: Math.round((q - p) * 16) / 16 } : {}),
+                ...topCut(plan, p, q),
               },
               'az',
               piece.ring,
@@ -192,7 +215,13 @@ export const cladWall = (sketch: Sketch, plan: CladPlan): number[] => {
           polyPart(
             axes,
             id,
-            { id: `${id}/batten-${++n}`, name: `${name} batten`, role: 'batten', item },
+            {
+              id: `${id}/batten-${++n}`,
+              name: `${name} batten`,
+              role: 'batten',
+              item,
+              ...topCut({ ...plan, top }, p, q),
+            },
             'az',
             piece.ring,
             -c.thickness - BATTEN,

@@ -89,7 +89,10 @@ describe('gable studs', () => {
   });
   it('have a post under the ridge, notched round it where it hangs below the rafters', () => {
     const post = (pitch: number) => studs(pitch).find((p) => p.role === 'post');
-    expect(post(4)?.notches).toEqual(['notched round the ridge board']);
+    expect(post(4)?.notches).toEqual([
+      'notched round the ridge board',
+      'top sawn to the rafters on both sides of it, 18.4°',
+    ]);
     // A 2×6 ridge hangs 5 1/2 less the rafters' plumb depth and its bevel below them: 1.56 at 4 in 12. At 12 in 12 it takes a 2×8.
     const depth = (pitch: number): number => {
       const ring = post(pitch)?.shape.outline ?? [];

@@ -153,7 +153,10 @@ export const frameGableStuds = (
             ...text,
             role: 'post',
             name: `${plan.name} ridge post`,
-            ...(beside > ridge.bottom + 0.05 ? { notches: ['notched round the ridge board'] } : {}),
+            notches: [
+              ...(beside > ridge.bottom + 0.05 ? ['notched round the ridge board'] : []),
+              `top sawn to the rafters on both sides of it, ${angle}°`,
+            ],
           },
           'az',
           [[a, plate], [b, plate], ...top],

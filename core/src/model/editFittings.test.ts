@@ -5,6 +5,7 @@ import {
   fittingOf,
   newFitting,
   pinWall,
+  settleFitting,
   putFitting,
   removeFitting,
   snapLeft,
@@ -323,5 +324,30 @@ describe('an opening that does not fit', () => {
     };
     expect(gate(49, 36)).toEqual([36, 0]);
     expect(gate(48, 36)).toEqual([35, 1]);
+  });
+});
+
+describe('what is dragged', () => {
+  const spec = parseSpec({ family: 'walk-in', params: {} });
+  const first = buildSpec(spec);
+  it('stops where it would meet a corner or another opening, and never goes missing', () => {
+    const door = first.openings.find((o) => o.kind === 'people door');
+    const fitting = door && fittingOf(door);
+    if (!fitting) throw new Error('A walk-in has a door.');
+    for (const left of [-20, 0, 30, 90, 200, 400]) {
+      const put = settleFitting(spec, first, { ...fitting, left });
+      const next = buildSpec(putFitting(pinWall(spec, first, fitting.wall, fitting.id), put));
+      expect([left, next.openings.map((o) => o.id).sort()]).toEqual([left, first.openings.map((o) => o.id).sort()]);
+    }
+  });
+  it('goes where it was dragged to where that is free', () => {
+    const window = newFitting(spec, first, 'back', 'window');
+    if (!window) throw new Error('There is room in the back of a walk-in.');
+    const spread = putFitting(pinWall(spec, first, 'back'), window);
+    const build = buildSpec(spread);
+    expect(settleFitting(spread, build, { ...window, bottom: window.bottom - 2 })).toEqual({
+      ...window,
+      bottom: window.bottom - 2,
+    });
   });
 });

@@ -174,11 +174,44 @@ export const findRoom = (build: Build, wall: WallLayout, width: number): number 
 /** How far apart places are tried for a new fitting, inches. */
 const TRY_AT = 3;
 
-/** Whether a fitting stands in a build as it was put, and nothing else lost its place for it. */
+/** Whether a fitting stands in a build as it was put, and everything else still does. */
 const standsIn = (spec: Spec, build: Build, fitting: Fitting): boolean => {
   const next = buildSpec(putFitting(spec, asSpecified(build, fitting)));
   const got = next.openings.find((o) => o.id.endsWith(`/${fitting.id}`));
-  return got !== undefined && got.height >= fitting.height - 1 / 16 && next.openings.length > build.openings.length;
+  const there = new Set(next.openings.map((o) => o.id.split('/')[1]));
+  return (
+    got !== undefined &&
+    got.height >= fitting.height - 1 / 16 &&
+    build.openings.every((o) => there.has(o.id.split('/')[1]))
+  );
+};
+
+/** How many places are tried on the way back from where something was dragged. */
+const TRIES = 8;
+
+/**
+ * A fitting as it may be put: where it would meet a corner or another opening it stops on its way, at the last place where it stands,
+ * and one that would grow too large keeps the size that it has. What can stand nowhere on the way is put as it was asked for, and is judged.
+ */
+export const settleFitting = (spec: Spec, build: Build, fitting: Fitting): Fitting => {
+  const pinned = pinWall(spec, build, fitting.wall, fitting.id);
+  if (standsIn(pinned, build, fitting)) return fitting;
+  const opening = build.openings.find((o) => o.wall === fitting.wall && o.id.endsWith(`/${fitting.id}`));
+  const was = opening && fittingOf(opening);
+  if (!was) return fitting;
+  const sixteenth = (n: number): number => Math.round(n * 16) / 16;
+  const between = (from: number, to: number, k: number): number => sixteenth(to + ((from - to) * k) / TRIES);
+  for (let k = 1; k < TRIES; k++) {
+    const back: Fitting = {
+      ...fitting,
+      left: between(was.left, fitting.left, k),
+      bottom: between(was.bottom, fitting.bottom, k),
+      width: between(was.width, fitting.width, k),
+      height: between(was.height, fitting.height, k),
+    };
+    if (standsIn(pinned, build, back)) return back;
+  }
+  return standsIn(pinned, build, { ...was, style: fitting.style }) ? { ...was, style: fitting.style } : fitting;
 };
 
 /** A new fitting of a kind on a wall, of its usual size or lower, where it can stand; nothing where the wall has no room for it. */

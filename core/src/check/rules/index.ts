@@ -60,6 +60,7 @@ import { hoopLow } from './hoopLow.ts';
 import { hoopSpacing } from './hoopSpacing.ts';
 import { gateWidth } from './gateWidth.ts';
 import { rafterThrust } from './rafterThrust.ts';
+import { slivers } from './slivers.ts';
 import { bayFill } from './bayFill.ts';
 import { tallBlocks } from './tallBlocks.ts';
 import { ceilingSpan } from './ceilingSpan.ts';
@@ -97,6 +98,7 @@ export const CHECKS: readonly Check[] = [
   shelter,
   lidWeight,
   sheetSaving,
+  slivers,
   popIntoRun,
   trailerFit,
   topHungSwing,

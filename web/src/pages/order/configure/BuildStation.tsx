@@ -15,6 +15,7 @@ import {
   newFitting,
   pinWall,
   putFitting,
+  settleFitting,
   removeFitting,
 } from '@rubbet/core/model';
 import type { LengthParam, Spec } from '@rubbet/core/model';
@@ -153,7 +154,10 @@ const Configure = ({ first }: { readonly first: Spec }) => {
   // What stands beside it keeps its place.
   const placed = (fitting: Fitting): Spec =>
     build
-      ? putFitting(pinWall(kept, build, fitting.wall, fitting.id), asSpecified(build, fitting))
+      ? putFitting(
+          pinWall(kept, build, fitting.wall, fitting.id),
+          asSpecified(build, settleFitting(kept, build, fitting)),
+        )
       : putFitting(kept, fitting);
   const put = (fitting: Fitting): void => {
     setDraft(undefined);

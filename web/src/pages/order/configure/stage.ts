@@ -25,7 +25,7 @@ import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import { measureBounds } from '@rubbet/core/unit';
 import type { Build, Part } from '@rubbet/core/unit';
 import { cross } from '@rubbet/core/geometry';
-import { toneOf } from '@rubbet/core/draw';
+import { OVER_FRAME, toneOf } from '@rubbet/core/draw';
 import type { Show } from './ShowTabs.tsx';
 
 /** Where a note's pin stands on the picture. */
@@ -42,7 +42,6 @@ export interface Stage {
   readonly dispose: () => void;
 }
 
-const SKIN = new Set(['siding', 'mesh', 'roofing', 'deck', 'trim']);
 const COLOURS: Readonly<Record<string, string>> = {
   wood: '#E1C597',
   'wood-dark': '#D2AC74',
@@ -207,7 +206,7 @@ export const makeStage = (host: HTMLElement, onPins: (pins: readonly Pin[]) => v
         shifts.set(a.id, c.multiplyScalar(0.65));
       }
     for (const part of build.parts) {
-      if (how === 'frame' && SKIN.has(part.role)) continue;
+      if (how === 'frame' && OVER_FRAME.has(part.role)) continue;
       const geometry = shapeOf(part);
       const shift = shifts.get(part.assembly);
       if (shift) geometry.translate(shift.x, shift.y, shift.z);
