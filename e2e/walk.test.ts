@@ -209,10 +209,12 @@ describe('one order through every station', () => {
     // By keyboard: before the cut it needs, which is refused in words.
     await page.evaluate((t) => document.querySelector<HTMLElement>(`[data-task="${t}"]`)?.focus(), `${id}/frame`);
     await page.keyboard.press('Enter');
-    for (let i = 0; i < 12 && (await page.$('[data-said=refused]')) === null; i++) {
+    for (let i = 0; i < 20 && (await page.$('[data-said=refused]')) === null; i++) {
       await page.keyboard.press('ArrowLeft');
       await new Promise((r) => setTimeout(r, 350));
     }
+    // The last answer may still be on its way.
+    await page.waitForSelector('[data-said=refused]', { timeout: 15_000 });
     expect(await page.$eval('[data-said=refused]', (n) => n.textContent)).toMatch(
       /What it needs ends on|Two blocks|nobody works/i,
     );
