@@ -65,11 +65,21 @@ describe('an elevation', () => {
   });
   it('moves it with the mouse, on to the whole inch or a stud', async () => {
     const before = await place('window-2');
-    await drag('[data-opening="window-2"]', 20, 30);
+    await drag('[data-opening="window-2"]', -12, 30);
     const after = await place('window-2');
-    expect(after[0]).toBeGreaterThan(before[0] as number);
+    expect(after[0]).toBeLessThan(before[0] as number);
     expect(after[1]).toBeLessThan(before[1] as number);
     expect(Number.isInteger((after[1] as number) * 1)).toBe(true);
+  });
+  it('stops where it would meet its neighbour, which stays where it is', async () => {
+    const [before, beside] = [await place('window-2'), await place('window')];
+    await drag('[data-opening="window-2"]', 120, 0);
+    const after = await place('window-2');
+    expect(after[0]).toBeGreaterThan(before[0] as number);
+    expect((after[0] as number) + (after[2] as number)).toBeLessThan(beside[0] as number);
+    expect(await place('window')).toEqual(beside);
+    await press(page, 'Undo');
+    await settled();
   });
   it('moves and sizes it by keyboard, and undoes', async () => {
     const before = await place('window-2');

@@ -186,12 +186,21 @@ const standsIn = (spec: Spec, build: Build, fitting: Fitting): boolean => {
   );
 };
 
-/** How many places are tried on the way back from where something was dragged. */
-const TRIES = 8;
+/** How many places are tried on the way back from where something was dragged, and how far apart they are at the least. */
+const TRIES = 16;
+const BACK_BY = 0.5;
+
+/** Values from the one that was asked for back to the one that was, that one left out. */
+const wayBack = (asked: number, was: number): number[] => {
+  const step = Math.max(BACK_BY, Math.ceil((Math.abs(asked - was) / TRIES) * 2) / 2) * Math.sign(was - asked);
+  const out: number[] = [];
+  for (let n = asked + step; step !== 0 && (was - n) * step > 1e-9; n += step) out.push(n);
+  return out;
+};
 
 /**
  * A fitting as it may be put: where it would meet a corner or another opening it stops on its way, at the last place where it stands,
- * and one that would grow too large keeps the size that it has. What can stand nowhere on the way is put as it was asked for, and is judged.
+ * and one that would grow too large stops growing. What can stand nowhere on the way is put as it was asked for, and is judged.
  */
 export const settleFitting = (spec: Spec, build: Build, fitting: Fitting): Fitting => {
   const pinned = pinWall(spec, build, fitting.wall, fitting.id);
@@ -199,19 +208,17 @@ export const settleFitting = (spec: Spec, build: Build, fitting: Fitting): Fitti
   const opening = build.openings.find((o) => o.wall === fitting.wall && o.id.endsWith(`/${fitting.id}`));
   const was = opening && fittingOf(opening);
   if (!was) return fitting;
-  const sixteenth = (n: number): number => Math.round(n * 16) / 16;
-  const between = (from: number, to: number, k: number): number => sixteenth(to + ((from - to) * k) / TRIES);
-  for (let k = 1; k < TRIES; k++) {
-    const back: Fitting = {
-      ...fitting,
-      left: between(was.left, fitting.left, k),
-      bottom: between(was.bottom, fitting.bottom, k),
-      width: between(was.width, fitting.width, k),
-      height: between(was.height, fitting.height, k),
-    };
-    if (standsIn(pinned, build, back)) return back;
+  let at = fitting;
+  // Sideways first, so that it still goes up or down as far as it was taken.
+  for (const key of ['left', 'width', 'bottom', 'height'] as const) {
+    for (const value of wayBack(at[key], was[key])) {
+      const back = { ...at, [key]: value };
+      if (standsIn(pinned, build, back)) return back;
+    }
+    at = { ...at, [key]: was[key] };
+    if (standsIn(pinned, build, at)) return at;
   }
-  return standsIn(pinned, build, { ...was, style: fitting.style }) ? { ...was, style: fitting.style } : fitting;
+  return fitting;
 };
 
 /** A new fitting of a kind on a wall, of its usual size or lower, where it can stand; nothing where the wall has no room for it. */
