@@ -48,3 +48,16 @@ describe('judgement speaks of what it is about', () => {
     expect(reach({ doorWall: 'front', popWall: 'left', cleanOutWall: 'back', cleanOutStyle: 'slot' })).toBeUndefined();
   });
 });
+
+describe('a roof that lies level', () => {
+  it('is said of a low pen under metal, with what sheds it', () => {
+    const found = finding('low-pen', { construction: 'framed' }, 'flat-roof');
+    expect(found?.severity).toBe('tip');
+    expect(found?.why).toMatch(/an inch lower on one side/);
+  });
+  it('is not said of what has a slope or no metal', () => {
+    expect(codes('steep-roof-pen', { cover: 'metal' })).not.toContain('flat-roof');
+    expect(codes('hoop-pen')).not.toContain('flat-roof');
+    expect(codes('raised-lean-to')).not.toContain('flat-roof');
+  });
+});

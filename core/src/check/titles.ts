@@ -9,6 +9,7 @@ export const CHECK_TITLES: Readonly<Record<string, string>> = {
   'door-hits-nests': 'Door against nests',
   'door-swing': 'Way the door opens',
   draught: 'Draught on the roost',
+  'flat-roof': 'A roof that lies level',
   'gate-pass': 'Way in to the site',
   'gate-width': 'Gate of a large run',
   'ground-contact': 'Untreated wood on the ground',

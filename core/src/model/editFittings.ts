@@ -230,8 +230,15 @@ export const newFitting = (spec: Spec, build: Build, side: Side, kind: OpeningKi
   const usual = { id: freeId(spec, kind), kind, style: FITTING_STYLES[kind][0] as Fitting['style'], wall: side };
   const first = findRoom(build, wall, width);
   const [least, most] = edgesOf(width, wall);
-  const places = [first];
-  for (let at = least; at <= most + 1e-9; at += TRY_AT) places.push(at);
+  // Only where its studs meet no other's is it worth framing the wall anew.
+  const taken = build.openings
+    .filter((o) => o.assembly === wall.assembly)
+    .map((o) => [o.left - openingSide(o.width), o.left + o.width + openingSide(o.width)] as const);
+  const reach = openingSide(width);
+  const free = (at: number): boolean =>
+    taken.every(([a, b]) => at + width + reach <= a + 1e-6 || at - reach >= b - 1e-6);
+  const places = [first].filter(free);
+  for (let at = least; at <= most + 1e-9; at += TRY_AT) if (free(at)) places.push(at);
   places.sort((p, q) => Math.abs(p - first) - Math.abs(q - first));
   for (const share of [1, 0.75, 0.5])
     for (const left of places) {

@@ -61,6 +61,7 @@ import { hoopSpacing } from './hoopSpacing.ts';
 import { gateWidth } from './gateWidth.ts';
 import { rafterThrust } from './rafterThrust.ts';
 import { slivers } from './slivers.ts';
+import { flatRoof } from './flatRoof.ts';
 import { bayFill } from './bayFill.ts';
 import { tallBlocks } from './tallBlocks.ts';
 import { ceilingSpan } from './ceilingSpan.ts';
@@ -83,6 +84,7 @@ export const CHECKS: readonly Check[] = [
   nestShelter,
   nestSize,
   roofPitch,
+  flatRoof,
   spans,
   rafterThrust,
   rafterOverStud,
