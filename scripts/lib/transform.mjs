@@ -2,7 +2,7 @@
 // Only the core's are: it computes, and names nothing after a global.
 import { createTransformer } from '@swc/jest';
 
-const NAMES = ['Array', 'Infinity', 'Map', 'Math', 'Number', 'Object', 'Set', 'Uint8Array'];
+const NAMES = ['Array', 'Infinity', 'Map', 'Math', 'Number', 'Object', 'Set', 'Uint32Array', 'Uint8Array'];
 // On the first line, so that places in a file stay what they are.
 const BOUND = `const ${NAMES.map((n) => `${n} = globalThis.${n}`).join(', ')};`;
 const CORE = /[\\/]core[\\/](src|testing)[\\/]/;

@@ -59,7 +59,9 @@ const gapIn = (pieces: readonly ConvexPiece[], face: ClosedFace): Gap | undefine
   const [x0, y0, x1, y1] = measurePtBounds(face.region);
   const cols = floor((x1 - x0) / STEP) + 1;
   const rows = floor((y1 - y0) / STEP) + 1;
-  const covered = new Uint8Array(cols * rows);
+  // Four cells are looked at together in the end: rasters are as long as whole words.
+  const words = ceil((cols * rows) / 4);
+  const covered = new Uint8Array(words * 4);
   const { u, v, origin } = face.place;
   const w = cross(u, v);
   const [near, far] = [dot(w, origin) + face.within[0], dot(w, origin) + face.within[1]];
@@ -83,14 +85,18 @@ const gapIn = (pieces: readonly ConvexPiece[], face: ClosedFace): Gap | undefine
     const flat = piece.points.map((p): Pt => [dot(u, p) - ou, dot(v, p) - ov]);
     stamp(findHull(flat), GAP_LIMIT / 2, x0, y0, cols, rows, covered);
   }
-  const inside = new Uint8Array(cols * rows);
+  const inside = new Uint8Array(words * 4);
   // A little inside the region, so that its own edge is not taken for a gap.
   stamp(face.region, -GAP_LIMIT / 2, x0, y0, cols, rows, inside);
-  // Where nothing is missing, one pass over the bytes is all there is to do.
-  const { length } = covered;
-  for (let k = 0; k < length; k++)
-    if ((inside[k] as number) > (covered[k] as number))
-      return { face: face.id, at: [x0 + (k % cols) * STEP, y0 + floor(k / cols) * STEP] };
+  // Where nothing is missing, one pass over the words is all there is to do.
+  const wanted = new Uint32Array(inside.buffer);
+  const there = new Uint32Array(covered.buffer);
+  for (let w = 0; w < words; w++) {
+    if (((wanted[w] as number) & ~(there[w] as number)) === 0) continue;
+    for (let k = w * 4; k < w * 4 + 4; k++)
+      if ((inside[k] as number) > (covered[k] as number))
+        return { face: face.id, at: [x0 + (k % cols) * STEP, y0 + floor(k / cols) * STEP] };
+  }
   return undefined;
 };
 
