@@ -177,8 +177,7 @@ export const testFamily = (key: string): void => {
   const build = (params: Record<string, ParamValue>, fittings: readonly unknown[] = []) =>
     buildSpec(parseSpec({ family: key, params, fittings }));
   const options = (runs: number, seed: number) => ({
-    // RUNS=300 tries as many as are asked for before a release; the usual run fits the time it has.
-    numRuns: process.env.RUNS ? Math.ceil((Number(process.env.RUNS) * runs) / 200) : runs,
+    numRuns: process.env.RUNS ? Math.ceil((Number(process.env.RUNS) * runs) / 300) : runs,
     // Other designs than the usual ones, when asked for.
     seed: seed + Number(process.env.SEED ?? 0),
     endOnFailure: Boolean(process.env.QUICK),
@@ -198,7 +197,7 @@ export const testFamily = (key: string): void => {
           expect(faultsOf(b)).toEqual([]);
           expect(b.parts.filter((part) => !(part.length > 0)).map((part) => part.id)).toEqual([]);
         }),
-        options(200, 7),
+        options(300, 7),
       );
     });
 
@@ -214,7 +213,7 @@ export const testFamily = (key: string): void => {
               expect([f.id, stands || said]).toEqual([f.id, true]);
             }
           }),
-          options(70, 13),
+          options(100, 13),
         );
       });
 

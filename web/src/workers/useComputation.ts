@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { BusinessRules, OrderComputation, OrderInput } from '@rubbet/core/order';
 import type { ComputeRequest } from './compute.worker.ts';
 
@@ -34,14 +34,14 @@ export const useComputation = (input: OrderInput | undefined, rules: BusinessRul
     };
   }, []);
 
-  const key = JSON.stringify(input);
+  const key = JSON.stringify(input ?? null);
+  // The text of the input stands for it: equal inputs are not computed twice.
+  const asked = useMemo(() => JSON.parse(key) as OrderInput | null, [key]);
   useEffect(() => {
-    if (input === undefined) return;
+    if (asked === null) return;
     newest.current = { id: newest.current.id + 1, key, rules };
-    worker.current?.postMessage({ id: newest.current.id, input, rules } satisfies ComputeRequest);
-    // The text of the input stands for it: equal inputs are not computed twice.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [key, rules]);
+    worker.current?.postMessage({ id: newest.current.id, input: asked, rules } satisfies ComputeRequest);
+  }, [asked, key, rules]);
 
   // From the moment that something else is asked until that is answered.
   const pending = input !== undefined && (answer?.key !== key || answer.rules !== rules);

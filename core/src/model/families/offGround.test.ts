@@ -28,7 +28,7 @@ describe.each(FAMILIES.map((f) => [f.key] as const))('siding of %s', (key) => {
       fc.property(paramsOf(family.params), (params) => {
         expect(tooLow(key, params)).toEqual([]);
       }),
-      { numRuns: 25, seed: 31 },
+      { numRuns: 40, seed: 31 },
     );
   });
 });
