@@ -5,8 +5,11 @@ import type { Build } from '@rubbet/core/unit';
 import type { WorkPart } from '../../data/types.ts';
 import { useShow } from '../../data/useShow.tsx';
 import { Len } from '../../parts/Text.tsx';
-import { CutTicket } from './CutTicket.tsx';
+import { PlacedTicket } from './CutTicket.tsx';
 import { handOutStrips } from './tickets.ts';
+import type { StripTicket } from './tickets.ts';
+
+type OnTick = (part: WorkPart, to: 'cut' | 'open') => void;
 
 /** Rolls drawn to scale, every strip where it is cut: along the roll from its start, and across it. */
 export const RollList = ({
@@ -18,86 +21,78 @@ export const RollList = ({
   readonly plan: MeshPlan;
   readonly build: Build;
   readonly parts: readonly WorkPart[];
-  readonly onTick: (part: WorkPart, to: 'cut' | 'open') => void;
+  readonly onTick: OnTick;
 }) => {
   const show = useShow();
-  const rolls = handOutStrips(plan, parts);
+  const faces = new Map(build.parts.map((p) => [p.id, p]));
   return (
     <Box display="grid" gap={5}>
-      {rolls.map(({ roll, used, tickets }, i) => (
+      {handOutStrips(plan, parts).map(({ roll, used, tickets }, i) => (
         <Box key={i} data-roll={i}>
           <Box className="cond" mb={1}>
             {findItem(roll.item).name}, roll {i + 1}: {show.length(roll.width)} wide, {show.length(used)} of{' '}
             {show.length(roll.length)} used
           </Box>
-          <Box position="relative" width="100%" height="132px" bg="tapeoff" border="1px dashed" borderColor="soft">
-            {tickets.map(({ strip, part }, k) => {
-              const face = build.parts.find((p) => p.id === strip.face);
-              const isCut = part?.state === 'cut';
-              return (
-                <CutTicket
-                  key={k}
-                  className="on-paper"
-                  aria-pressed={isCut}
-                  disabled={!part}
-                  position="absolute"
-                  data-mark={face?.mark}
-                  title={face?.name ?? ''}
-                  onClick={() => part && onTick(part, isCut ? 'open' : 'cut')}
-                  style={{
-                    left: `${(100 * strip.x) / used}%`,
-                    top: `${(100 * strip.y) / roll.width}%`,
-                    width: `${(100 * strip.length) / used}%`,
-                    height: `${(100 * strip.width) / roll.width}%`,
-                  }}
-                >
-                  {isCut ? '✓ ' : ''}
-                  {face?.mark}
-                  {strip.length / used > 0.08 && strip.width / roll.width > 0.35 && (
-                    <>
-                      <br />
-                      <Len inches={strip.length} />
-                      {strip.width < roll.width - 1 / 16 && (
-                        <>
-                          {' × '}
-                          <Len inches={strip.width} />
-                        </>
-                      )}
-                    </>
-                  )}
-                </CutTicket>
-              );
-            })}
+          <Box position="relative" width="100%" height="180px" bg="tapeoff" border="1px dashed" borderColor="soft">
+            {tickets.map(({ strip, part }, k) => (
+              <PlacedTicket
+                key={k}
+                box={[strip.x / used, strip.y / roll.width, strip.length / used, strip.width / roll.width]}
+                mark={faces.get(strip.face)?.mark}
+                title={faces.get(strip.face)?.name ?? ''}
+                part={part}
+                isCut={part?.state === 'cut'}
+                onTick={onTick}
+              >
+                {faces.get(strip.face)?.mark}
+                {strip.length / used > 0.08 && strip.width / roll.width > 0.35 && (
+                  <>
+                    <br />
+                    <Len inches={strip.length} /> × <Len inches={strip.width} />
+                  </>
+                )}
+              </PlacedTicket>
+            ))}
           </Box>
-          <RollRows tickets={tickets.map((t) => t.strip)} build={build} />
+          <StripRows tickets={tickets} faces={faces} onTick={onTick} />
         </Box>
       ))}
     </Box>
   );
 };
 
-/** The strips of a roll in the order in which they are cut, for narrow ones that show no figures. */
-const RollRows = ({
+/** The strips of a roll in the order in which they are cut: narrow ones are read and ticked here. */
+const StripRows = ({
   tickets,
-  build,
+  faces,
+  onTick,
 }: {
-  readonly tickets: readonly {
-    readonly face: string;
-    readonly x: number;
-    readonly width: number;
-    readonly length: number;
-  }[];
-  readonly build: Build;
+  readonly tickets: readonly StripTicket[];
+  readonly faces: ReadonlyMap<string, Build['parts'][number]>;
+  readonly onTick: OnTick;
 }) => (
-  <Box as="ol" mt={1} pl={5} fontSize="15px" columnWidth="250px">
+  <Box display="grid" gridTemplateColumns="repeat(auto-fill, minmax(min(300px, 100%), 1fr))" columnGap={4} mt={1}>
     {[...tickets]
-      .sort((a, b) => a.x - b.x)
-      .map((s, k) => {
-        const face = build.parts.find((p) => p.id === s.face);
+      .sort((a, b) => a.strip.x - b.strip.x)
+      .map(({ strip, part }, k) => {
+        const isCut = part?.state === 'cut';
         return (
-          <li key={k}>
-            <b>{face?.mark}</b> <Len inches={s.length} /> × <Len inches={s.width} />, {face?.name}
-          </li>
+          <Box
+            as="button"
+            key={k}
+            minH="44px"
+            textAlign="left"
+            fontSize="15px"
+            borderBottom="1px solid"
+            borderColor="soft"
+            aria-pressed={isCut}
+            aria-disabled={!part}
+            onClick={() => part && onTick(part, isCut ? 'open' : 'cut')}
+          >
+            {isCut ? '✓ ' : ''}
+            <b>{faces.get(strip.face)?.mark}</b> <Len inches={strip.length} /> × <Len inches={strip.width} />,{' '}
+            {faces.get(strip.face)?.name}
+          </Box>
         );
       })}
   </Box>

@@ -10,7 +10,7 @@ import type { WorkOrder, WorkPart } from '../../data/types.ts';
 import { isMetric } from '@rubbet/core/measure';
 import { useShow } from '../../data/useShow.tsx';
 import { Len } from '../../parts/Text.tsx';
-import { CutTicket } from './CutTicket.tsx';
+import { CutTicket, PlacedTicket } from './CutTicket.tsx';
 import { RollList } from './RollList.tsx';
 import { Templates } from './Templates.tsx';
 import { handOutPlaces, handOutTickets } from './tickets.ts';
@@ -47,7 +47,8 @@ export const SawList = ({
           {step.title}
         </Box>
         <span>
-          {done} of {step.parts.length} cut. Tap a piece when it is cut; long pieces first, stack equal ones.
+          {done} of {step.parts.length} cut. Tap a piece when it is cut
+          {mesh ? ', on the roll or in the list.' : '; long pieces first, stack equal ones.'}
         </span>
       </Box>
       <Box bg="amberwash" borderLeft="5px solid" borderColor="amber" px={3} py={2} mb={4}>
@@ -153,24 +154,15 @@ const SheetList = ({
               const part = ticket?.parts[0];
               const isCut = ticket?.isCut ?? false;
               return (
-                <CutTicket
+                <PlacedTicket
                   key={k}
-                  className="on-paper"
-                  aria-pressed={isCut}
-                  disabled={!part}
-                  position="absolute"
-                  data-mark={p.id}
-                  onClick={() => part && onTick(part, isCut ? 'open' : 'cut')}
-                  style={{
-                    position: 'absolute',
-                    left: `${(100 * p.x) / s.length}%`,
-                    top: `${(100 * p.y) / s.width}%`,
-                    width: `${(100 * p.length) / s.length}%`,
-                    height: `${(100 * p.width) / s.width}%`,
-                  }}
+                  box={[p.x / s.length, p.y / s.width, p.length / s.length, p.width / s.width]}
+                  mark={p.id}
                   title={`${p.id}: ${show.length(p.length)} × ${show.length(p.width)}`}
+                  part={part}
+                  isCut={isCut}
+                  onTick={onTick}
                 >
-                  {isCut ? '✓ ' : ''}
                   {p.id}
                   {p.length > 22 && p.width > 8 && (
                     <>
@@ -178,7 +170,7 @@ const SheetList = ({
                       <Len inches={p.length} /> × <Len inches={p.width} />
                     </>
                   )}
-                </CutTicket>
+                </PlacedTicket>
               );
             })}
           </Box>
