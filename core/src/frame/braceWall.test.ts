@@ -70,6 +70,21 @@ describe('brace straps', () => {
       { numRuns: 25, seed: 3 },
     );
   });
+  it('say so where a wall of boards has no room for them, with what mends it', () => {
+    const params = {
+      siding: 'lap',
+      length: 72,
+      doorWall: 'front',
+      windowWall: 'back',
+      windowWidth: 48,
+      cleanOutWall: 'none',
+    };
+    const notes = (more: Record<string, ParamValue>) =>
+      build('walk-in', { ...params, ...more }).notes.filter((n) => n.code.endsWith('-unbraced'));
+    const [note] = notes({});
+    expect(note?.what).toMatch(/Nothing holds the boards of the back wall square/);
+    expect(notes(note?.fix?.patch ?? {})).toEqual([]);
+  });
   it('are bought as lengths of 12 ft', () => expect(findItem('brace-strap').name).toMatch(/12 ft/));
 });
 

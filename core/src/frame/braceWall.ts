@@ -38,13 +38,12 @@ const extent = (part: PartDraft, axes: Axes, way: Vec3): readonly [number, numbe
  */
 export const braceWall = (sketch: Sketch, plan: BracePlan): number => {
   const { id, axes } = plan;
-  const mine = sketch.parts.filter((p) => p.assembly === id);
-  const plates = mine
-    .filter((p) => p.role === 'plate')
-    .map((part) => ({ part, along: extent(part, axes, axes.a), up: extent(part, axes, axes.z) }));
-  const uprights = mine
-    .filter((p) => p.role === 'stud' || p.role === 'king')
-    .map((part) => ({ part, along: extent(part, axes, axes.a), up: extent(part, axes, axes.z) }));
+  const measured = (...roles: readonly PartDraft['role'][]) =>
+    sketch.parts
+      .filter((p) => p.assembly === id && roles.includes(p.role))
+      .map((part) => ({ part, along: extent(part, axes, axes.a), up: extent(part, axes, axes.z) }));
+  const plates = measured('plate');
+  const uprights = measured('stud', 'king');
   const gaps: (readonly [number, number])[] = [];
   let start = plan.from;
   for (const o of [...plan.openings].sort((p, q) => p.left - q.left)) {

@@ -74,7 +74,7 @@ describe('the floor of a base', () => {
 describe('stain', () => {
   it('goes on before metal and mesh hide the wood, on what is stained at all', () => {
     const house = stepsOf('raised-lean-to', { run: true });
-    expect(house.filter((s) => s.text.join(' ').includes('Stain the wood that it hides')).map((s) => s.verb)).toEqual(
+    expect(house.filter((s) => s.text.join(' ').includes('Stain the wood first')).map((s) => s.verb)).toEqual(
       expect.arrayContaining(['skin', 'roof']),
     );
     // A pen is not coated in the end, so nothing is said of stain.

@@ -17,7 +17,11 @@ const MESH_HELD: Readonly<Record<MeshFixing, string>> = {
   lap: `lap it ${MESH_LAP} in around the edge and staple it there every 3 in`,
 };
 
-const STAIN_FIRST = 'Stain the wood that it hides before it goes on.';
+/** Wood is stained before it is hidden. */
+const stainFirst = (mesh: boolean, metal: boolean): string =>
+  mesh && metal
+    ? 'Stain the wood first that mesh and metal will hide.'
+    : `Stain the wood first that the ${metal ? 'metal' : 'mesh'} will hide.`;
 
 /** What to mind when a roof or a side is covered: only what is in it. `stained` where the unit is coated in the end. */
 export const coverText = (cover: readonly Part[], stained = false): readonly string[] => {
@@ -25,9 +29,9 @@ export const coverText = (cover: readonly Part[], stained = false): readonly str
   const mesh = has((p) => p.role === 'mesh');
   const metal = has((p) => p.item === 'metal');
   return [
+    ...(stained && (mesh || metal) ? [stainFirst(mesh, metal)] : []),
     ...(mesh && metal ? ['Mesh in before the metal that covers its edge.'] : []),
     ...(mesh && has((p) => p.role === 'cover') ? ['The tarp goes on after the mesh, tied over it.'] : []),
-    ...(stained && (mesh || metal) ? [STAIN_FIRST] : []),
     ...(metal ? ['Square to the eave, screws in the flats through gaskets.'] : []),
     ...(has((p) => p.item === 'shingle')
       ? ['Felt from the eave up, each strip over the last; courses square to the eave.']
@@ -48,7 +52,7 @@ export const skinText = (
   const boards = skin.filter((p) => p.role !== 'mesh' && !isOver(p));
   const over = skin.filter(isOver);
   return [
-    ...(meshes.length > 0 && stained ? [STAIN_FIRST] : []),
+    ...(meshes.length > 0 && stained ? [stainFirst(true, false)] : []),
     ...(meshes.length > 0
       ? [
           `Stretch the mesh with a bar through its weave; ${MESH_HELD[meshes.find((p) => p.fixing)?.fixing ?? 'washers']}.`,

@@ -190,11 +190,21 @@ export const frameHouseWalls = (
     });
     studCentres[side] = framed.centres;
     // Sheets hold a wall square by themselves, boards do not.
-    if (clad.kind !== 'sheets')
-      braceWall(sketch, { id, axes, from: level ? 0 : wall, to: level ? wide : wide - wall, openings });
+    const strapped =
+      clad.kind === 'sheets' ||
+      braceWall(sketch, { id, axes, from: level ? 0 : wall, to: level ? wide : wide - wall, openings }) > 0;
     const doors = openings.filter((o) => DOORS.has(o.kind) && o.height > height / 2);
-    if (p.doorBraces && doors.reduce((n, o) => n + o.width, 0) > wide * DOOR_SHARE)
-      for (const o of doors) braceDoorway(sketch, id, o.id);
+    const angled = p.doorBraces && doors.reduce((n, o) => n + o.width, 0) > wide * DOOR_SHARE;
+    if (angled) for (const o of doors) braceDoorway(sketch, id, o.id);
+    if (!strapped && !angled)
+      sketch.note({
+        code: `${side}-unbraced`,
+        where: [`${id}/top-plate`],
+        severity: 'warn',
+        what: `Nothing holds the boards of the ${name} square.`,
+        why: 'Between its openings no stretch of 20″ is clear for brace straps: leave an opening out, make one narrower, or clad it with sheets.',
+        fix: { label: 'Clad it with grooved panels', patch: { siding: 'siding-5/8' } },
+      });
     if (gable)
       frameGableStuds(sketch, {
         id,

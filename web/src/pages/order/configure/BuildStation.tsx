@@ -3,21 +3,9 @@ import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
 import useSWR from 'swr';
 import { drawBuild } from '@rubbet/core/draw';
 import { SWAPPED } from '@rubbet/core/unit';
-import type { Fitting, OpeningKind, ParamValue, Side } from '@rubbet/core/unit';
+import type { ParamValue, Side } from '@rubbet/core/unit';
 import { findOutsideRanges } from '@rubbet/core/formats';
-import {
-  asSpecified,
-  buildSpec,
-  copyFitting,
-  FAMILIES,
-  findFamily,
-  fittingOf,
-  newFitting,
-  pinWall,
-  putFitting,
-  settleFitting,
-  removeFitting,
-} from '@rubbet/core/model';
+import { buildSpec, copyFitting, FAMILIES, findFamily, fittingOf } from '@rubbet/core/model';
 import type { LengthParam, Spec } from '@rubbet/core/model';
 import { siteOf } from '@rubbet/core/check';
 import type { Finding } from '@rubbet/core/check';
@@ -48,6 +36,7 @@ import { SaveModel } from './SaveModel.tsx';
 import { ViewRail, VIEWS } from './ViewRail.tsx';
 import type { View } from './ViewRail.tsx';
 import { compareSpecs } from './compareSpecs.ts';
+import { useFittings } from './useFittings.ts';
 import { useHistory } from './useHistory.ts';
 import type { History } from './useHistory.ts';
 import { isOffice } from '../../../data/roles.ts';
@@ -98,13 +87,11 @@ const Configure = ({ first }: { readonly first: Spec }) => {
       .filter((k) => (k === param ? !locks.includes(k) : locks.includes(k)));
     set(locked.length > 0 ? { ...rest, locked } : rest);
   };
-  const [selected, setSelected] = useState<string>();
   const [aside, setAside] = useState<'save' | 'compare'>();
   const { data: model } = useSWR<Model>(order.model ? `/models/${order.model.id}` : null);
   const [show, setShow] = useState<Show>('finished');
   const [view, setView] = useState<View>('three');
   const [pinned, setPinned] = useState<number>();
-  const [noRoom, setNoRoom] = useState<OpeningKind>();
   const [busy, setBusy] = useState(false);
   const family = findFamily(spec.family);
   const input = useMemo(
@@ -119,6 +106,10 @@ const Configure = ({ first }: { readonly first: Spec }) => {
   );
   const { computed, fault, pending } = useComputation(input, rules);
   const build = useDeferredValue(computed?.build);
+  const { selected, setSelected, noRoom, placed, put, add, takeOut } = useFittings(kept, build, (next) => {
+    setDraft(undefined);
+    set(next);
+  });
   const thumbs = useMemo(
     () => (build ? VIEWS.map((v) => [v, drawBuild(build, v, v === 'plan' ? { show: 'frame' } : {})] as const) : []),
     [build],
@@ -150,25 +141,6 @@ const Configure = ({ first }: { readonly first: Spec }) => {
       }
     );
   })();
-  /** Puts a fitting as it is seen where it belongs in a spec. */
-  // What stands beside it keeps its place.
-  const placed = (fitting: Fitting): Spec =>
-    build
-      ? putFitting(
-          pinWall(kept, build, fitting.wall, fitting.id),
-          asSpecified(build, settleFitting(kept, build, fitting)),
-        )
-      : putFitting(kept, fitting);
-  const put = (fitting: Fitting): void => {
-    setDraft(undefined);
-    setNoRoom(undefined);
-    set(placed(fitting));
-    setSelected(fitting.id);
-  };
-  const takeOut = (fitting: Fitting): void => {
-    setSelected(undefined);
-    set(removeFitting(kept, fitting.id));
-  };
   /** Changes parameters, but none that is locked. */
   const change = (patch: Readonly<Record<string, ParamValue>>): void => {
     const held = Object.keys(patch).filter((k) => locks.includes(k));
@@ -271,11 +243,7 @@ const Configure = ({ first }: { readonly first: Spec }) => {
               <FittingBar
                 kinds={family.carries.kinds}
                 chosen={chosen}
-                onAdd={(kind) => {
-                  const fitting = newFitting(kept, build, view, kind);
-                  setNoRoom(fitting ? undefined : kind);
-                  if (fitting) put(fitting);
-                }}
+                onAdd={(kind) => add(view, kind)}
                 noRoom={noRoom}
                 onStyle={(style) => chosen && put({ ...chosen, style })}
                 onCopy={() => chosen && put(copyFitting(kept, build, chosen))}
