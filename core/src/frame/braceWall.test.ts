@@ -75,6 +75,7 @@ describe('brace straps', () => {
       siding: 'lap',
       length: 72,
       doorWall: 'front',
+      doorWidth: 28,
       windowWall: 'back',
       windowWidth: 48,
       cleanOutWall: 'none',
