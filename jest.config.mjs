@@ -17,6 +17,7 @@ const common = {
 };
 const project = (displayName, testMatch, more = {}) => ({ ...common, displayName, testMatch, ...more });
 export default {
+  testSequencer: '<rootDir>/scripts/lib/sequencer.mjs',
   projects: [
     project('core', ['<rootDir>/core/src/**/*.test.ts']),
     project('cli', ['<rootDir>/cli/src/**/*.test.ts']),

@@ -72,6 +72,9 @@ export const openPages = async (): Promise<
       '--disable-sync',
       '--enable-unsafe-swiftshader',
       '--use-angle=swiftshader',
+      // Pages are painted without a graphics card: only what is drawn in the round asks for a made-up one.
+      '--disable-gpu-compositing',
+      '--disable-gpu-rasterization',
       '--lang=en-US',
     ],
   });

@@ -63,20 +63,25 @@ export const floodEnvelope = (build: Build, seed: Vec3, cell: number, around: Su
           full.fill(1, at(lo[0] as number, j, k), at(hi[0] as number, j, k) + 1);
       return;
     }
+    // A row at a time as well: each pair of planes leaves a stretch of it.
     for (let k = from[2] as number; k <= (to[2] as number); k++)
-      for (let j = from[1] as number; j <= (to[1] as number); j++)
-        for (let i = from[0] as number; i <= (to[0] as number); i++) {
-          const p: Vec3 = [x0 + i * cell, y0 + j * cell, z0 + k * cell];
-          let inside = true;
-          for (const { m, lo, hi } of planes) {
-            const d = p[0] * m[0] + p[1] * m[1] + p[2] * m[2];
-            if (d < lo || d > hi) {
-              inside = false;
-              break;
-            }
+      for (let j = from[1] as number; j <= (to[1] as number); j++) {
+        let lowest = from[0] as number;
+        let highest = to[0] as number;
+        for (const { m, lo, hi } of planes) {
+          const rest = x0 * m[0] + (y0 + j * cell) * m[1] + (z0 + k * cell) * m[2];
+          const step = m[0] * cell;
+          if (Math.abs(step) < 1e-12) {
+            if (rest < lo || rest > hi) highest = -1;
+          } else {
+            const [p, q] = step > 0 ? [lo, hi] : [hi, lo];
+            lowest = Math.max(lowest, Math.ceil((p - rest) / step - 1e-9));
+            highest = Math.min(highest, Math.floor((q - rest) / step + 1e-9));
           }
-          if (inside) full[at(i, j, k)] = 1;
+          if (highest < lowest) break;
         }
+        if (highest >= lowest) full.fill(1, at(lowest, j, k), at(highest, j, k) + 1);
+      }
   };
   for (const piece of pieces) fill(piece);
   for (let j = 0; j < n[1]; j++)

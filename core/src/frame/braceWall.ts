@@ -48,7 +48,7 @@ export const braceWall = (sketch: Sketch, plan: BracePlan): number => {
   let start = plan.from;
   for (const o of [...plan.openings].sort((p, q) => p.left - q.left)) {
     gaps.push([start, o.left]);
-    start = o.left + o.width;
+    start = Math.max(start, o.left + o.width);
   }
   gaps.push([start, plan.to]);
   const clear = gaps.filter(([a, b]) => b - a >= NARROWEST).sort((p, q) => q[1] - q[0] - (p[1] - p[0]));
@@ -95,16 +95,17 @@ export const braceDoorway = (sketch: Sketch, id: string, opening: string): void 
   const header = mine.find((p) => p.role === 'header' && p.id.startsWith(`${id}/${opening}/`));
   if (!header) return;
   const span = measureBounds([header]);
-  const beside = mine.filter((p) => {
-    if (p.role !== 'king') return false;
+  const over = (p: PartDraft, q: typeof span): boolean => {
     const b = measureBounds([p]);
-    return ([0, 1] as const).every((k) => b.low[k] <= span.high[k] + 0.01 && b.high[k] >= span.low[k] - 0.01);
-  });
-  const sole = mine
-    .filter((p) => p.role === 'plate')
-    .sort((p, q) => measureBounds([p]).low[2] - measureBounds([q]).low[2])[0];
+    return ([0, 1] as const).every((k) => b.low[k] <= q.high[k] + 0.01 && b.high[k] >= q.low[k] - 0.01);
+  };
+  const beside = mine.filter((p) => p.role === 'king' && over(p, span));
+  const low = (p: PartDraft): number => measureBounds([p]).low[2];
+  // Each foot of the frame on its own piece of the plate, where that is sawn out between them.
+  const soleOf = (king: PartDraft): PartDraft | undefined =>
+    mine.filter((p) => p.role === 'plate' && over(p, measureBounds([king]))).sort((p, q) => low(p) - low(q))[0];
   for (const king of beside)
-    for (const other of [header, sole])
+    for (const other of [header, soleOf(king)])
       if (other)
         sketch.join({
           kind: 'tie',

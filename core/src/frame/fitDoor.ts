@@ -11,6 +11,10 @@ export const DOOR_GAP = 0.125;
 const BOARD = 0.75;
 const STILE = 3.5;
 const STOP = 1.5;
+/** Clear sheet of a glazed door, how far it laps what holds it, and what is worth looking through. Common practice, no source. */
+const CLEAR = { item: 'clear-1/8', thickness: 0.125 };
+const GLASS_LAP = 1;
+const LEAST_GLASS = 8;
 /** Least height of a door that is worth parting into two leaves. Common practice, no source. */
 const DUTCH_LEAST = 30;
 
@@ -27,12 +31,14 @@ export interface DoorPlan {
   readonly wall?: number;
   /** Depth of the leaf's frame behind the wall's face. */
   readonly inset?: number;
+  /** Clear sheet in the upper panel of a single leaf. */
+  readonly glass?: boolean;
 }
 
 /** One leaf: stiles and rails of 1×4, or 1×2 where it is small, behind its skin. */
 export const frameLeaf = (
   sketch: Sketch,
-  plan: Pick<DoorPlan, 'id' | 'name' | 'axes' | 'skin' | 'inset'>,
+  plan: Pick<DoorPlan, 'id' | 'name' | 'axes' | 'skin' | 'inset' | 'glass'>,
   tag: string,
   a0: number,
   z0: number,
@@ -44,6 +50,28 @@ export const frameLeaf = (
   const small = skin.role === 'glazing' || wide < 2 * STILE + 3 || high < 2 * STILE + 0.5;
   const stile = small ? STOP : STILE;
   const board = { item: small ? '1x2' : '1x4', role: 'door' as const };
+  const rails = high > 40 ? 3 : 2;
+  const railAt = (i: number): number => z0 + ((high - stile) * i) / (rails - 1);
+  // The panel between the two upper rails, where there is enough of it to see through.
+  const panel = rectangle(a0 + stile, railAt(rails - 2) + stile, a0 + wide - stile, railAt(rails - 1));
+  const seen = plan.glass === true && !small && wide - 2 * stile >= LEAST_GLASS;
+  if (seen)
+    sketch.add(
+      polyPart(
+        axes,
+        id,
+        { id: `${id}/${tag}glass`, name: `${name} glazing`, role: 'glazing', item: CLEAR.item },
+        'az',
+        rectangle(
+          a0 + stile - GLASS_LAP,
+          railAt(rails - 2) + stile - GLASS_LAP,
+          a0 + wide - stile + GLASS_LAP,
+          railAt(rails - 1) + GLASS_LAP,
+        ),
+        t + BOARD,
+        CLEAR.thickness,
+      ),
+    );
   sketch.add(
     polyPart(
       axes,
@@ -53,7 +81,7 @@ export const frameLeaf = (
       rectangle(a0, z0, a0 + wide, z0 + high),
       t - skin.thickness,
       skin.thickness,
-      { grain: wide > 48 ? 'u' : 'v' },
+      { grain: wide > 48 ? 'u' : 'v', ...(seen ? { holes: [panel] } : {}) },
     ),
     boxPart(
       axes,
@@ -72,14 +100,13 @@ export const frameLeaf = (
       'z',
     ),
   );
-  const rails = high > 40 ? 3 : 2;
   for (let i = 0; i < rails; i++)
     sketch.add(
       boxPart(
         axes,
         id,
         { id: `${id}/${tag}rail-${i + 1}`, name: `${name} rail`, ...board },
-        [a0 + stile, t, z0 + ((high - stile) * i) / (rails - 1)],
+        [a0 + stile, t, railAt(i)],
         [wide - 2 * stile, BOARD, stile],
         'a',
       ),

@@ -103,7 +103,8 @@ describe('layoutOpenings', () => {
         expect(placed.length + left.length).toBe(wishes.length);
         // The first outer stud is the wall's own end stud, or stands clear of it.
         let edge = 0;
-        for (const o of placed) {
+        const own = placed.filter((o) => o.within === undefined).sort((p, q) => p.left - q.left);
+        for (const o of own) {
           const start = o.left - openingSide(o.width);
           expect(start).toBeGreaterThanOrEqual(edge - 1 / 16);
           expect(start > 1 / 16 && start < 1.5 - 1 / 16).toBe(false);
@@ -136,7 +137,7 @@ describe('layoutOpenings', () => {
       fc.property(fc.integer({ min: 60, max: 200 }), fc.array(wish, { minLength: 1, maxLength: 4 }), (to, list) => {
         const wishes: OpeningWish[] = list.map((w, i) => ({ id: `${i}`, kind: 'window', leastHeight: 6, ...w }));
         const { placed } = layoutOpenings(0, to, wishes, () => 58.5, 16);
-        const sorted = [...placed].sort((p, q) => p.left - q.left);
+        const sorted = placed.filter((o) => o.within === undefined).sort((p, q) => p.left - q.left);
         sorted.slice(1).forEach((o, i) => {
           const before = sorted[i] as PlacedOpening;
           expect(o.left - openingSide(o.width)).toBeGreaterThanOrEqual(
@@ -145,6 +146,49 @@ describe('layoutOpenings', () => {
         });
       }),
     );
+  });
+  it('puts a window over the nests where both find no room beside each other, between the same studs', () => {
+    const nests: OpeningWish = { id: 'n', kind: 'nest', width: 37, height: 12, bottom: 8, leastHeight: 10 };
+    const over: OpeningWish = { id: 'w', kind: 'window', width: 20, height: 14, bottom: 34, leastHeight: 6 };
+    const { placed, left } = layoutOpenings(0, 60, [nests, over], () => 58.5);
+    expect(left).toEqual([]);
+    // The nests' header of two 2×4 ends at 8 + 12 + 3 1/2; the window stands in the middle over them.
+    expect(placed).toMatchObject([{ id: 'n' }, { id: 'w', within: 'n', from: 23.5 }]);
+    expect((placed[1]?.left ?? 0) + 10).toBeCloseTo((placed[0]?.left ?? 0) + 18.5, 9);
+    // A pop door slides in front of what is over it: it shares no bay.
+    expect(layoutOpenings(0, 60, [nests, { ...over, kind: 'pop door' }], () => 58.5).left).toHaveLength(1);
+    // Nor does a window that the nests' header reaches into.
+    expect(layoutOpenings(0, 60, [nests, { ...over, bottom: 24 }], () => 58.5).left).toHaveLength(1);
+  });
+  it('frames them with studs of their own between header and plate, and none twice', () => {
+    const nests: PlacedOpening = { id: 'n', kind: 'nest', left: 10, width: 37, height: 12, bottom: 8, leastHeight: 10 };
+    const { placed } = layoutOpenings(
+      0,
+      96,
+      [
+        { ...nests, at: 10 },
+        { id: 'w', kind: 'window', width: 37, height: 14, bottom: 34, leastHeight: 6, at: 10 },
+      ],
+      () => 57,
+    );
+    const { parts } = wall({ openings: placed });
+    const of = (role: string) => parts.filter((p) => p.role === role && p.name.includes('window'));
+    // As wide as the nests: their kings run through, only jacks from header to header are its own.
+    expect(of('king')).toEqual([]);
+    expect(of('jack').map((p) => p.length)).toEqual([24.5, 24.5]);
+    expect(of('sill').map((p) => p.length)).toEqual([37]);
+    const places = parts
+      .filter((p) => ['king', 'jack', 'stud', 'cripple'].includes(p.role))
+      .map((p) => JSON.stringify(p.place));
+    expect(new Set(places).size).toBe(places.length);
+  });
+  it('lets the plate run through under a door on the floor, to be sawn out once it stands', () => {
+    const { parts } = wall({ openings: [{ ...door, bottom: 0 }] });
+    const plates = parts.filter((p) => p.name === 'wall bottom plate');
+    expect(plates.map((p) => p.fit)).toEqual(['cut to length', 'sawn in place']);
+    // One piece of 96 in goes to the saw; beside a door of 30 in at 30 in lie 30 in and 36 in of it.
+    expect(plates[0]).toMatchObject({ length: 96, sawnOut: [plates[1]?.id] });
+    expect(plates.map((p) => p.shape.outline[1]?.[0])).toEqual([door.left, 96 - door.left - door.width]);
   });
   it('keeps the margin that channels of a sliding door take', () => {
     const pop: OpeningWish = {

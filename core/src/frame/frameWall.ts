@@ -4,7 +4,8 @@ import { findLumber } from '../stock/index.ts';
 import type { Axes } from './axes.ts';
 import { splitMember } from './chooseJoints.ts';
 import { boxPart, polyPart, sawAngle } from './makePart.ts';
-import { headerHeight, openingSide } from './layoutOpenings.ts';
+import type { PartText } from './makePart.ts';
+import { headerHeight, headTop, openingSide, standsOnFloor } from './layoutOpenings.ts';
 import type { PlacedOpening } from './layoutOpenings.ts';
 import type { Sketch } from './sketch.ts';
 
@@ -179,33 +180,32 @@ export const frameWall = (sketch: Sketch, plan: WallPlan): FramedWall => {
       sketch.add(polyPart(axes, id, { ...part, cuts }, 'az', ring, 0, depth, { turn: 90 }));
     }
     uprights.push({ a, from: z0, to: z1 === 'plate' ? Math.min(ceiling(a), ceiling(a + T)) : z1 });
-    if (role !== 'cripple' || z0 <= T + 1e-9) marks.push({ at: a - from, side: 'right', what: role, part: part.id });
+    if (z0 <= T + 1e-9) marks.push({ at: a - from, side: 'right', what: role, part: part.id });
     if (z1 === 'plate' && z0 <= T + 1e-9 && role !== 'jack') centres.push(a + T / 2);
   };
 
   vertical(from, T, 'plate', 'stud', 'end stud');
   vertical(to - T, T, 'plate', 'stud', 'end stud');
-  for (const o of plan.openings) {
+  for (const o of outerFirst(plan.openings)) {
     const right = o.left + o.width;
     const head = o.bottom + o.height;
     const side = openingSide(o.width);
     const reach = side - T;
-    // The end stud of the wall serves where it stands there anyway.
-    if (o.left - side > from + 1e-6) vertical(o.left - side, T, 'plate', 'king', `king stud, ${o.kind}`);
-    if (right + reach < to - T - 1e-6) vertical(right + reach, T, 'plate', 'king', `king stud, ${o.kind}`);
-    if (reach > 0) {
-      vertical(o.left - T, T, head, 'jack', `jack stud, ${o.kind}`);
-      vertical(right, T, head, 'jack', `jack stud, ${o.kind}`);
-    }
+    const low = o.from ?? T;
+    const high = o.to ?? 'plate';
+    // The end stud of the wall serves where it stands there anyway, and a stud of the opening over or under it.
+    const stands = (at: number): boolean =>
+      uprights.some((u) => Math.abs(u.a - at) < 1e-6 && u.from <= low + 1e-6 && u.to >= o.bottom + o.height - 1e-6);
+    for (const at of [o.left - side, right + reach])
+      if (!stands(at)) vertical(at, low, high, 'king', `king stud, ${o.kind}`);
+    if (reach > 0)
+      for (const at of [o.left - T, right]) if (!stands(at)) vertical(at, low, head, 'jack', `jack stud, ${o.kind}`);
     headerParts(sketch, plan, o, depth);
     const over = { what: 'over', from: o.left - reach, length: o.width + 2 * reach } as const;
-    if (
-      slope === 0 &&
-      packers(sketch, plan, o, { ...over, low: head + headerHeight(o.width), high: ceiling(0) }, depth)
-    )
+    if (slope === 0 && packers(sketch, plan, o, { ...over, low: headTop(o), high: o.to ?? ceiling(0) }, depth))
       packed.add(o.id);
     const under = { what: 'under', from: o.left, length: o.width } as const;
-    if (packers(sketch, plan, o, { ...under, low: T, high: o.bottom - T }, depth)) raised.add(o.id);
+    if (packers(sketch, plan, o, { ...under, low: o.from ?? T, high: o.bottom - T }, depth)) raised.add(o.id);
     if (o.bottom > T + 0.01)
       sketch.add(
         boxPart(
@@ -229,20 +229,26 @@ export const frameWall = (sketch: Sketch, plan: WallPlan): FramedWall => {
   for (let k = firstK; plan.layoutFrom + k * plan.spacing < to; k++) {
     const a = plan.layoutFrom + k * plan.spacing - T / 2;
     if (a < from + T || a + T > to - T) continue;
-    const inOpening = plan.openings.find(
+    const here = plan.openings.filter(
       (o) => a + T > o.left - openingSide(o.width) && a < o.left + o.width + openingSide(o.width),
     );
-    if (!inOpening) {
+    if (here.length === 0) {
       vertical(a, T, 'plate', 'stud', 'stud');
       continue;
     }
-    if (a < inOpening.left || a + T > inOpening.left + inOpening.width) continue;
-    cripples.push(a + T / 2);
-    const headTop = inOpening.bottom + inOpening.height + headerHeight(inOpening.width);
-    if (!packed.has(inOpening.id) && ceiling(a) - headTop > 0.5 && ceiling(a + T) - headTop > 0.5)
-      vertical(a, headTop, 'plate', 'cripple', `cripple over ${inOpening.kind}`);
-    if (!raised.has(inOpening.id) && inOpening.bottom - 2 * T > 0.5)
-      vertical(a, T, inOpening.bottom - T, 'cripple', `cripple under ${inOpening.kind}`);
+    // Openings whose studs it would lie on take its place.
+    const between = (o: PlacedOpening): boolean => a >= o.left && a + T <= o.left + o.width;
+    const taken = here.filter((o) => !between(o));
+    if (taken.some((o) => o.within === undefined)) continue;
+    if (here.every((o) => o.within === undefined || between(o))) cripples.push(a + T / 2);
+    for (const gap of freeHeights(here, taken)) {
+      const filled =
+        (gap.over && packed.has(gap.over.id)) || (gap.under && raised.has(gap.under.id)) || gap.to - gap.from <= 0.5;
+      if (filled) continue;
+      if (gap.under) vertical(a, gap.from, gap.to, 'cripple', `cripple under ${gap.under.kind}`);
+      else if (gap.over && ceiling(a) - gap.from > 0.5 && ceiling(a + T) - gap.from > 0.5)
+        vertical(a, gap.from, 'plate', 'cripple', `cripple over ${gap.over.kind}`);
+    }
   }
   marks.sort((p, q) => p.at - q.at);
   centres.sort((p, q) => p - q);
@@ -251,16 +257,9 @@ export const frameWall = (sketch: Sketch, plan: WallPlan): FramedWall => {
     const pieces = splitMember(from, to, what === 'upper' ? centres.filter((c) => c < to - 40) : centres);
     return pieces.map(([a, b], i) => {
       const pieceId = `${id}/${what}-plate${pieces.length > 1 ? `-${i + 1}` : ''}`;
-      sketch.add(
-        boxPart(
-          axes,
-          id,
-          { id: pieceId, name: `${name} ${what} plate`, role: 'plate', item },
-          [a, 0, z],
-          [b - a, depth, T],
-          'a',
-        ),
-      );
+      const text = { id: pieceId, name: `${name} ${what} plate`, role: 'plate' as const, item };
+      const gaps = what === 'bottom' ? plan.openings.filter((o) => standsOnFloor(o) && o.left > a && o.left < b) : [];
+      addPlate(sketch, plan, text, [a, b], z, depth, gaps);
       return pieceId;
     });
   };
@@ -275,6 +274,69 @@ export const frameWall = (sketch: Sketch, plan: WallPlan): FramedWall => {
     marks,
   };
   return { centres, cripples, tape, ceiling };
+};
+
+/** A plate; where doors stand on the floor it is cut as one, and sawn out between their studs when the wall stands. */
+const addPlate = (
+  sketch: Sketch,
+  plan: WallPlan,
+  text: { readonly id: string; readonly name: string; readonly role: 'plate'; readonly item: string },
+  [from, to]: readonly [number, number],
+  z: number,
+  depth: number,
+  gaps: readonly PlacedOpening[],
+): void => {
+  const place = (more: Partial<PartText>, a: number, b: number) =>
+    boxPart(plan.axes, plan.id, { ...text, ...more }, [a, 0, z], [b - a, depth, T], 'a');
+  const [first, ...later] = [...gaps].sort((p, q) => p.left - q.left);
+  if (!first) {
+    sketch.add(place({}, from, to));
+    return;
+  }
+  const rests = [first, ...later].map((o, i) => ({
+    id: `${text.id}-beyond-${i + 1}`,
+    from: o.left + o.width,
+    to: later[i]?.left ?? to,
+  }));
+  const sawn = [first, ...later].map((o) => `${o.width}″ at ${o.left - from}″`).join(', ');
+  const left = place(
+    { notches: [`runs through; sawn out ${sawn} once the wall stands`], sawnOut: rests.map((r) => r.id) },
+    from,
+    first.left,
+  );
+  sketch.add(
+    { ...left, length: to - from, shortPoint: to - from },
+    ...rests.map((r) => place({ id: r.id, fit: 'sawn in place' }, r.from, r.to)),
+  );
+};
+
+/** Openings that share another's studs after it. */
+const outerFirst = (openings: readonly PlacedOpening[]): readonly PlacedOpening[] => [
+  ...openings.filter((o) => o.within === undefined),
+  ...openings.filter((o) => o.within !== undefined),
+];
+
+/** A stretch of height that a layout place leaves free, with the opening that it stands on and the one that it carries. */
+interface FreeHeight {
+  readonly from: number;
+  readonly to: number;
+  readonly over?: PlacedOpening;
+  readonly under?: PlacedOpening;
+}
+
+/** What openings over each other leave free at a layout place, from the bottom plate up; a place on an inner one's studs is theirs. */
+const freeHeights = (here: readonly PlacedOpening[], taken: readonly PlacedOpening[]): readonly FreeHeight[] => {
+  const out: FreeHeight[] = [];
+  let from = T;
+  let over: PlacedOpening | undefined;
+  for (const o of [...here].sort((p, q) => p.bottom - q.bottom)) {
+    const own = taken.includes(o);
+    out.push({ from, to: own ? (o.from ?? T) : o.bottom - T, ...(over ? { over } : {}), under: o });
+    from = own ? (o.to === undefined ? Infinity : o.to + T) : headTop(o);
+    over = o;
+  }
+  if (from < Infinity) out.push({ from, to: Infinity, ...(over ? { over } : {}) });
+  return out;
 };
 
 interface Upright {

@@ -20,6 +20,11 @@ export interface OpeningWish {
 /** A wish that found its place. */
 export interface PlacedOpening extends OpeningWish {
   readonly left: number;
+  /** The opening over or under which it stands, between the same studs. */
+  readonly within?: string;
+  /** Heights that its own studs reach from and to, where they do not run from plate to plate. */
+  readonly from?: number;
+  readonly to?: number;
 }
 
 const STUD = 1.5;
@@ -31,6 +36,44 @@ export const openingSide = (width: number): number => (width <= BLOCKED ? STUD :
 
 /** Height of the header over a rough opening: flat 2×4 to 24 in, doubled 2×4 on edge to 48 in, doubled 2×6 beyond. */
 export const headerHeight = (width: number): number => (width <= 24 ? 1.5 : width <= 48 ? 3.5 : 5.5);
+
+/** True for an opening whose sill is the floor: the bottom plate is sawn out under it. */
+export const standsOnFloor = (o: { readonly bottom: number }): boolean => o.bottom < STUD - 1e-6;
+
+/** Top of the header over an opening. */
+export const headTop = (o: Pick<OpeningWish, 'bottom' | 'height' | 'width'>): number =>
+  o.bottom + o.height + headerHeight(o.width);
+
+/** Least height of what is packed between a header and a sill over it. */
+const PACKED = 0.5;
+
+/** What may stand over another opening, and under one: nothing of it hangs or slides in front of the other. */
+const OVER: ReadonlySet<OpeningKind> = new Set(['window', 'vent']);
+const UNDER: ReadonlySet<OpeningKind> = new Set(['nest', 'window', 'vent', 'clean-out', 'people door', 'gate']);
+
+/** Whether a stud stands clear of another, or is the same. */
+const apart = (gap: number): boolean => gap >= STUD - 1e-6 || Math.abs(gap) < 1e-6;
+
+/**
+ * The stretch of wall that one opening leaves another above its header or below its sill, between its own studs; nothing where the
+ * other does not stand in it.
+ */
+const bayIn = (o: PlacedOpening, w: OpeningWish, at: number): Pick<PlacedOpening, 'from' | 'to'> | undefined => {
+  if (o.within !== undefined) return undefined;
+  const [low, high] = o.bottom < w.bottom ? [o, w] : [w, o];
+  if (!OVER.has(high.kind) || !UNDER.has(low.kind)) return undefined;
+  const outer = openingSide(o.width);
+  const gaps = [
+    at - openingSide(w.width) - (o.left - outer),
+    o.left + o.width + outer - (at + w.width + openingSide(w.width)),
+  ];
+  const over = w.bottom - STUD - headTop(o);
+  if (gaps.every(apart) && (Math.abs(over) < 1e-6 || over > PACKED)) return { from: headTop(o) };
+  // Below the sill the other's jacks stand too: they serve as studs of what is under it.
+  const below = (gap: number): boolean => apart(gap - (outer - STUD));
+  const under = o.bottom - STUD - headTop(w);
+  return gaps.every(below) && under >= 0 ? { to: o.bottom - STUD } : undefined;
+};
 
 /** What became of the wishes of a wall. */
 export interface OpeningLayout {
@@ -74,18 +117,47 @@ export const layoutOpenings = (
   const placed: PlacedOpening[] = [];
   const lowered: OpeningWish[] = [];
   const left: OpeningWish[] = [];
-  const settle = (wish: OpeningWish, place: number): void => {
+  const settle = (wish: OpeningWish, place: number, bay: Pick<PlacedOpening, 'within' | 'from' | 'to'> = {}): void => {
     const reach = openingSide(wish.width) - STUD;
-    const top = Math.min(ceiling(place - reach), ceiling(place + wish.width + reach)) - headerHeight(wish.width);
+    const top =
+      Math.min(ceiling(place - reach), ceiling(place + wish.width + reach), bay.to ?? Infinity) -
+      headerHeight(wish.width);
     const most = Math.floor((top - wish.bottom) * 16) / 16;
     if (most < wish.leastHeight) left.push(wish);
     else {
       if (most < wish.height) lowered.push(wish);
-      placed.push({ ...wish, left: place, height: Math.min(wish.height, most) });
+      placed.push({ ...wish, left: place, height: Math.min(wish.height, most), ...bay });
     }
   };
+  const reaches = (w: OpeningWish, at: number, q: PlacedOpening): boolean =>
+    at - sideOf(w) < q.left + q.width + sideOf(q) - 1e-9 && at + w.width + sideOf(w) > q.left - sideOf(q) + 1e-9;
+  /** Puts an opening over or under another, between the same studs, where it stands clear of what shares them already. */
+  const stack = (wish: OpeningWish, placeIn: (o: PlacedOpening) => number): boolean => {
+    for (const o of placed) {
+      const at = placeIn(o);
+      const clear = !placed.some((q) => q !== o && reaches(wish, at, q));
+      const inner = bayIn(o, wish, at);
+      if (inner && clear) {
+        settle(wish, at, { within: o.id, ...inner });
+        return true;
+      }
+      // Or the one that stands there already between the studs of this one.
+      const outer = bayIn({ ...wish, left: at }, o, o.left);
+      const alone = !placed.some((q) => q.within === o.id);
+      if (!outer || !clear || !alone || o.within !== undefined || !fitsBetween(wish, at, from, to)) continue;
+      const before = placed.length;
+      settle(wish, at);
+      if (placed.length === before) return true;
+      placed[placed.indexOf(o)] = { ...o, within: wish.id, ...outer };
+      return true;
+    }
+    return false;
+  };
 
-  for (const wish of wishes.filter((w) => w.at !== undefined)) {
+  // The wider one first: what stands over or under it shares its studs.
+  for (const wish of wishes
+    .filter((w) => w.at !== undefined)
+    .sort((p, q) => q.width - p.width || p.bottom - q.bottom)) {
     const at = wish.at as number;
     const inside = fitsBetween(wish, at, from, to);
     const free = placed.every(
@@ -94,7 +166,7 @@ export const layoutOpenings = (
         at + wish.width + sideOf(wish) <= o.left - sideOf(o) + 1e-9,
     );
     if (inside && free) settle(wish, at);
-    else left.push(wish);
+    else if (!inside || !stack(wish, () => at)) left.push(wish);
   }
 
   let loose = wishes.filter((w) => w.at === undefined);
@@ -130,7 +202,10 @@ export const layoutOpenings = (
     }
     loose = rest;
   }
-  left.push(...loose);
+  // What found no room beside the others may find it over or under one.
+  for (const wish of loose)
+    if (!stack(wish, (o) => besideEnds(wish, sixteenth(o.left + (o.width - wish.width) / 2), from, to)))
+      left.push(wish);
   return { placed, lowered, left };
 };
 

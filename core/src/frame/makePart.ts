@@ -17,6 +17,7 @@ export interface PartText {
   readonly cuts?: readonly EndCut[];
   readonly notches?: readonly string[];
   readonly lap?: number;
+  readonly sawnOut?: PartDraft['sawnOut'];
 }
 
 /** What an outline shows of its piece: the wide face, the edge (length by thickness), or the cross-section. */
@@ -61,6 +62,7 @@ const finish = (
     notches: text.notches ?? [],
     ...(text.rip === undefined ? {} : { rip: text.rip }),
     ...(text.lap === undefined ? {} : { lap: text.lap }),
+    ...(text.sawnOut ? { sawnOut: text.sawnOut } : {}),
     fit: text.fit ?? 'cut to length',
     ...(text.tolerance === undefined ? {} : { tolerance: text.tolerance }),
   };

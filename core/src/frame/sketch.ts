@@ -106,7 +106,13 @@ export class Sketch {
     const own = new Set(build.assemblies.map((a) => a.id));
     const idOf = (id: string): string => joins[id] ?? (own.has(id.split('/')[0] ?? id) ? `${prefix}${id}` : id);
     for (const { mark: _mark, ...p } of build.parts)
-      this.#parts.push({ ...p, id: idOf(p.id), assembly: idOf(p.assembly), name: `${name} ${p.name}` });
+      this.#parts.push({
+        ...p,
+        id: idOf(p.id),
+        assembly: idOf(p.assembly),
+        name: `${name} ${p.name}`,
+        ...(p.sawnOut ? { sawnOut: p.sawnOut.map(idOf) } : {}),
+      });
     for (const a of build.assemblies)
       this.#assemblies.push({
         ...a,

@@ -29,6 +29,10 @@ export const CAUTIONS: readonly Caution[] = [
     when: (v, parts) => (v === 'skin' || v === 'cut') && parts.some(isMesh),
     text: 'Mesh: long sleeves and gloves.',
   },
+  {
+    when: (v) => v === 'saw out',
+    text: 'Saw near nails: eyes and ears, both hands on it, nobody behind the plate.',
+  },
   { when: (v, parts) => v === 'roof' && parts.some((p) => p.item === 'metal'), text: 'Metal edges cut: gloves.' },
   { when: (v) => v === 'roof', text: 'Ladder on firm ground, and mind the roof edge.' },
   {

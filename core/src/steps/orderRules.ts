@@ -65,6 +65,19 @@ export const ORDER_RULES: readonly OrderRule[] = [
     after: (s) => s.verb === 'roof',
   },
   {
+    code: 'plate-sawn-last',
+    text: 'A plate is sawn out once its wall stands nailed down, and before its door is hung.',
+    before: (s) => s.verb === 'stand',
+    after: (s) => s.verb === 'saw out',
+    sameAssembly: true,
+  },
+  {
+    code: 'sawn-before-hung',
+    text: 'A plate is sawn out once its wall stands nailed down, and before its door is hung.',
+    before: (s) => s.verb === 'saw out',
+    after: (s) => s.verb === 'hang',
+  },
+  {
     code: 'doors-after-roof',
     text: 'Doors are hung when the unit no longer moves.',
     before: (s) => s.verb === 'roof',

@@ -27,7 +27,8 @@ const kindOf = (s: Step, coated: boolean): OperationKey => {
   // One crew drives and sets up: delivery and setting are one trip.
   if (s.station === 'road' || s.station === 'site') return 'deliver';
   if (!coated) return 'build';
-  const onPanels = s.view !== 'three' && s.verb !== 'stand' && s.verb !== 'hang' && s.verb !== 'fit';
+  const onPanels =
+    s.view !== 'three' && s.verb !== 'stand' && s.verb !== 'saw out' && s.verb !== 'hang' && s.verb !== 'fit';
   return onPanels ? 'frame' : 'raise';
 };
 

@@ -1,9 +1,10 @@
-import { partsOf } from '../unit/index.ts';
+import { hasCut, partsOf } from '../unit/index.ts';
 import type { Assembly, Build, Part } from '../unit/index.ts';
 import { findItem } from '../stock/index.ts';
 import { CAUTIONS } from './cautions.ts';
 import { cutSteps } from './cutSteps.ts';
 import { rafterText } from './rafterText.ts';
+import { sawOutStep } from './sawOut.ts';
 import { coverText, isOver, isSkin, skinText } from './skin.ts';
 import { TOOLS } from './tools.ts';
 import { withJoints } from './withJoints.ts';
@@ -11,7 +12,7 @@ import { LABOUR_RATES } from './types.ts';
 import type { LabourRates, Step, Verb } from './types.ts';
 
 const area = (parts: readonly Part[]): number => parts.reduce((sum, p) => sum + (p.length * p.width) / 144, 0);
-const isLumber = (p: Part): boolean => findItem(p.item).kind === 'lumber';
+const isLumber = (p: Part): boolean => findItem(p.item).kind === 'lumber' && hasCut(p);
 
 /** Diagonal of a rectangle, the length to read corner to corner. */
 export const diagonal = (width: number, height: number): number => Math.hypot(width, height);
@@ -211,6 +212,11 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles
   for (const a of standing) {
     stand(a, before, 'stand', rates.standPerPanel, ['Clamps hold it up; plumb both ways before fixing.']);
     before = [ended.get(a.id) as string];
+  }
+  const up = endsOf(standing);
+  for (const a of standing) {
+    const sawn = sawOutStep(a, partsOf(build.parts, a.id));
+    if (sawn) ended.set(a.id, add({ ...sawn, needs: up }));
   }
   const walls = endsOf(standing);
   const loose = inOrder(['frame']).filter((a) => !a.flat);

@@ -9,6 +9,7 @@ export const TOOLS: Readonly<Record<Verb, readonly string[]>> = {
   check: ['tape'],
   skin: ['stapler', 'driver', 'snips', 'stretcher bar'],
   stand: ['level', 'clamps', 'driver'],
+  'saw out': ['hand saw or reciprocating saw', 'chisel', 'square'],
   fit: ['driver', 'level', 'tape'],
   roof: ['driver', 'snips', 'chalk line'],
   hang: ['shims', 'driver', 'level'],

@@ -13,6 +13,7 @@ export type Verb =
   | 'check'
   | 'skin'
   | 'stand'
+  | 'saw out'
   | 'fit'
   | 'roof'
   | 'hang'

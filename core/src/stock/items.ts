@@ -162,7 +162,7 @@ export const LUMBER: readonly Lumber[] = [
   lumber('2x12', 1.5, 11.25, [2, 12], 205),
   // Sold as 1×8; the rabbet hides half an inch of its face, so that it covers 6 3/4.
   lumber('shiplap', 0.75, 6.75, [1, 8], 132, [8, 10, 12], { name: '1×8 shiplap' }),
-  lumber('rough-1x8', 1, 8, [1, 8], 92, [8, 10, 12], { name: 'rough-sawn 1×8', gravity: SPF }),
+  lumber('rough-1x8', 1, 8, [1, 8], 92, [8, 10, 12, 14, 16], { name: 'rough-sawn 1×8', gravity: SPF }),
   lumber('4x4', 3.5, 3.5, [4, 4], 140, [8, 10, 12]),
   lumber('1x2-pt', 0.75, 1.5, [1, 2], 33, [8], treated),
   lumber('2x3-pt', 1.5, 2.5, [2, 3], 62, [8, 10, 12], treated),

@@ -1,4 +1,4 @@
-import { countJoints, measureTravelling } from '../unit/index.ts';
+import { countJoints, hasCut, measureTravelling } from '../unit/index.ts';
 import type { Build, Part } from '../unit/index.ts';
 import { MESH_LAP, planRolls, planSheets, planSticks } from '../cut/index.ts';
 import type { Effort, MeshPlan, SheetPlan, StickDemand, StickPiece, StickPlan, StickStock } from '../cut/index.ts';
@@ -44,7 +44,8 @@ export interface Takeoff {
 export const KERF = 0.125;
 
 /** Length that a stick must give a part: its long point, ripped or not. */
-const lumberParts = (parts: readonly Part[]): Part[] => parts.filter((p) => findItem(p.item).kind === 'lumber');
+const lumberParts = (parts: readonly Part[]): Part[] =>
+  parts.filter((p) => findItem(p.item).kind === 'lumber' && hasCut(p));
 
 /** Stock of every lumber length, without limit, at catalogue prices. */
 export const catalogueSticks = (): StickStock[] =>

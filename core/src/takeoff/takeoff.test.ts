@@ -1,4 +1,4 @@
-import { groupParts } from '../unit/index.ts';
+import { groupParts, hasCut } from '../unit/index.ts';
 import { FAMILIES, buildSpec, parseSpec } from '../model/index.ts';
 import { findItem } from '../stock/index.ts';
 import { readTicket, takeOff } from './takeOff.ts';
@@ -15,7 +15,7 @@ describe.each(FAMILIES.map((f) => [f.key]))('takeOff of %s', (family) => {
         const ticket = readTicket(c.id);
         cut.set(ticket.mark, (cut.get(ticket.mark) ?? 0) + ticket.parts);
       }
-    const lumber = groupParts(build.parts).filter((g) => findItem(g.part.item).kind === 'lumber');
+    const lumber = groupParts(build.parts.filter(hasCut)).filter((g) => findItem(g.part.item).kind === 'lumber');
     expect(Object.fromEntries(cut)).toEqual(Object.fromEntries(lumber.map((g) => [g.mark, g.quantity])));
     expect(takeoff.sticks.unplaced).toEqual([]);
   });

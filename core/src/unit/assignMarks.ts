@@ -68,7 +68,7 @@ const ring = (points: readonly Pt[], turn: (p: Pt) => Pt): string =>
 const roughKey = (part: PartDraft): string => {
   const { outline, holes, depth } = part.shape;
   const [p0, q0, p1, q1] = measurePtBounds(outline);
-  return `${part.role}#${part.item}#${part.fit}#${round(depth)}#${part.rip ?? ''}#${round(p1 - p0)}#${round(q1 - q0)}#${outline.length}#${holes.length}`;
+  return `${part.role}#${part.item}#${part.fit}#${round(depth)}#${part.rip ?? ''}#${part.sawnOut ? round(part.length) : ''}#${round(p1 - p0)}#${round(q1 - q0)}#${outline.length}#${holes.length}`;
 };
 
 /** A plain rectangle looks the same however it is turned. */

@@ -46,6 +46,8 @@ const boundsOf = (points: readonly Vec3[]): { low: Vec3; high: Vec3 } => {
 
 /** The direction of a part's length in its own placement: 0 along u, 1 along v, 2 along the depth. */
 const lengthAxis = (part: PartDraft): 0 | 1 | 2 => {
+  // A plate that is sawn out is drawn shorter than it is cut, along its length all the same.
+  if (part.sawnOut) return 0;
   const [x0, y0, x1, y1] = measurePtBounds(part.shape.outline);
   const near = (n: number): boolean => Math.abs(n - part.length) < 1e-6;
   return near(x1 - x0) ? 0 : near(y1 - y0) ? 1 : 2;

@@ -19,6 +19,9 @@ export const groupParts = (parts: readonly Part[]): PartGroup[] => {
   return [...groups.entries()].map(([mark, { part, ids }]) => ({ mark, part, quantity: ids.length, ids }));
 };
 
+/** True for a part with a cut of its own; what is sawn off another in place has none. */
+export const hasCut = (part: Part): boolean => part.fit !== 'sawn in place';
+
 /** Parts of one assembly. */
 export const partsOf = (parts: readonly Part[], assembly: string): Part[] =>
   parts.filter((p) => p.assembly === assembly);

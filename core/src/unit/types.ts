@@ -55,8 +55,8 @@ export type Role =
   | 'glazing'
   | 'pipe';
 
-/** How a part comes to its length. */
-export type Fit = 'cut to length' | 'measure in place' | 'cut on site';
+/** How a part comes to its length. What is sawn in place is the rest of a longer piece: it has no cut of its own. */
+export type Fit = 'cut to length' | 'measure in place' | 'cut on site' | 'sawn in place';
 
 /** One end of a stick: `angle` in degrees away from square, across the wide face (mitre) or the narrow one (bevel). */
 export interface EndCut {
@@ -80,7 +80,10 @@ export interface Part {
   readonly assembly: string;
   readonly shape: Shape;
   readonly place: Placement;
-  /** Overall length along the stick, or along the grain of a sheet: long point to long point. */
+  /**
+   * Overall length along the stick, or along the grain of a sheet: long point to long point. Where a gap is sawn out later, the
+   * whole length that is cut at the saw.
+   */
   readonly length: number;
   /** Length along the shorter edge; equals `length` where both ends are square. */
   readonly shortPoint: number;
@@ -94,6 +97,8 @@ export interface Part {
   readonly fit: Fit;
   /** How far a measured length may be from the expected one. */
   readonly tolerance?: number;
+  /** Sawn out after the panel stands: the gap and what is left beyond it, in whose length it is counted. */
+  readonly sawnOut?: readonly string[];
   /** What lies hidden under the sheet above: cut longer by this, drawn without it. */
   readonly lap?: number;
   /** How a mesh is held, where it is not by washers. */

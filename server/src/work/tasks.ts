@@ -9,6 +9,7 @@ import type { Units } from '@rubbet/core/measure';
 import { computeOrder, makeShow, makeWorkPlan, readWorkPlan } from '@rubbet/core/order';
 import type { Business, BusinessRules, OrderComputation, OrderInput, WorkPlan } from '@rubbet/core/order';
 import { moveBlock, planSchedule } from '@rubbet/core/schedule';
+import { hasCut } from '@rubbet/core/unit';
 import { replanSticks, stickDemandOf } from '@rubbet/core/takeoff';
 import { workRowsOf } from '../bench/workRows.ts';
 import { siteSheetPdf } from '../documents/siteSheetPdf.ts';
@@ -73,7 +74,9 @@ export const TASKS = {
     return {
       plan: JSON.stringify(plan),
       sticks: JSON.stringify(plan.takeoff.sticks),
-      parts: plan.build.parts.map((p) => ({ part_id: p.id, mark: p.mark, item: p.item, length: p.length })),
+      parts: plan.build.parts
+        .filter(hasCut)
+        .map((p) => ({ part_id: p.id, mark: p.mark, item: p.item, length: p.length })),
       steps: workRowsOf(plan),
     };
   },

@@ -2,6 +2,7 @@ import type { Pt } from '../../geometry/index.ts';
 import { clipBelow } from '../../geometry/index.ts';
 import {
   faceOf,
+  findWidest,
   fitDoor,
   fitFeedTubes,
   fitNestRow,
@@ -14,10 +15,11 @@ import {
   wallAxes,
   WALL,
 } from '../../frame/index.ts';
-import type { OpeningWish, PlacedOpening, Sketch } from '../../frame/index.ts';
+import type { OpeningLayout, OpeningWish, PlacedOpening, Sketch } from '../../frame/index.ts';
 import { findMesh, findSheet } from '../../stock/index.ts';
 import type { HouseRoof } from './roof.ts';
 import { meetingLine } from './walls.ts';
+import { sillFor } from './wishes.ts';
 
 const T = 1.5;
 const SKIN = 'ply-1/2';
@@ -35,9 +37,54 @@ export interface InnerWallPlan {
   readonly nestDepth: number;
   readonly nestBottom: number;
   readonly feedTubes: number;
+  /** Its door: rough opening, height of its sill over the floor, and whether its upper panel is clear. */
+  readonly door: {
+    readonly width: number;
+    readonly height: number;
+    readonly threshold: number;
+    readonly glass: boolean;
+  };
   readonly doublePlate: boolean;
   readonly sole: string;
 }
+
+/** Says what became of the door: lower than asked, or left out, and what would stand. */
+const noteDoor = (sketch: Sketch, plan: InnerWallPlan, layout: OpeningLayout, ceiling: (a: number) => number): void => {
+  const where = ['inner-wall/top-plate'];
+  const [lowered] = layout.lowered.filter((o) => o.kind === 'people door');
+  const got = layout.placed.find((o) => o.id === lowered?.id);
+  if (lowered && got)
+    sketch.note({
+      code: 'inner-door-lowered',
+      where,
+      severity: 'warn',
+      what: `The inner door is ${got.height}″ high, not ${lowered.height}″.`,
+      why: 'Its header must pass under the top plate of the inner wall.',
+      ...(got.height >= 56
+        ? {
+            fix: {
+              label: `Make it ${Math.floor(got.height * 2) / 2}″`,
+              patch: { innerDoorHeight: Math.floor(got.height * 2) / 2 },
+            },
+          }
+        : {}),
+    });
+  const [left] = layout.left.filter((o) => o.kind === 'people door');
+  if (!left) return;
+  const zone = { from: WALL, to: plan.roof.depth - WALL, wishes: [left], ceiling };
+  const widest = findWidest(zone, left, 24);
+  sketch.note({
+    code: 'inner-door-left-out',
+    where,
+    severity: 'stop',
+    what: `An inner door ${left.width}″ wide does not fit in the inner wall.`,
+    why: 'It needs a king and a jack stud on each side inside the wall’s own studs, and its header under the plate; it was left out.',
+    fix:
+      widest === undefined
+        ? { label: 'No inner wall', patch: { innerWall: false } }
+        : { label: `Make it ${widest}″ wide`, patch: { innerDoorWidth: widest } },
+  });
+};
 
 /**
  * Frames the inner wall with its door and the nests that open into the store; above a level plate mesh closes the gable, so that
@@ -64,7 +111,14 @@ export const frameInnerWall = (
   const ceiling = (a: number): number => (lean ? roof.under(a) - raked : roof.front - plates * T);
   let count = Math.min(plan.nests, 4);
   const wishes = (n: number): OpeningWish[] => [
-    { id: 'inner-door', kind: 'people door', width: 28, height: 74, bottom: T, leastHeight: 56 },
+    {
+      id: 'inner-door',
+      kind: 'people door',
+      width: plan.door.width,
+      height: plan.door.height,
+      bottom: sillFor(plan.door.threshold),
+      leastHeight: 40,
+    },
     ...(n > 0
       ? [
           {
@@ -91,6 +145,7 @@ export const frameInnerWall = (
       fix: { label: `Make it ${count}`, patch: { storeNests: count } },
     });
   const openings = layout.placed;
+  noteDoor(sketch, plan, layout, ceiling);
   const tall = Math.max(ceiling(WALL), ceiling(D - WALL)) > 92;
   const line = meetingLine(openings, 36, Math.min(90, ceiling(WALL) - 1, ceiling(D - WALL) - 1));
   const framed = frameWall(sketch, {
@@ -184,6 +239,7 @@ export const frameInnerWall = (
         opening: o,
         skin: { item: SKIN, thickness: skin.thickness, role: 'door' },
         joins: id,
+        glass: plan.door.glass,
       });
     else
       fitNestRow(sketch, {

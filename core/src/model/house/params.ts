@@ -121,7 +121,9 @@ export const houseParams = (table: HouseTable): readonly ParamDef[] => {
     ),
     length('doorWidth', 'Door, rough width', 'Openings', [20, 60], { showWhen: standing('doorWall') }),
     length('doorHeight', 'Door, rough height', 'Openings', [24, 74], { showWhen: standing('doorWall') }),
-    length('threshold', 'Threshold', 'Openings', [1.5, 12], { help: 'Above the floor; 8 to 10″ holds deep litter.' }),
+    length('threshold', 'Threshold', 'Openings', [0, 12], {
+      help: 'Above the floor; 8 to 10″ holds deep litter, 0 lets a barrow roll in: the plate is sawn out.',
+    }),
     choice('doorOpens', 'Door opens', 'Openings', [
       { value: 'outward', label: 'Outward' },
       { value: 'inward', label: 'Inward' },

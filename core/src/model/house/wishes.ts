@@ -43,13 +43,20 @@ const WIDEST_LEAF = 47;
 const doorStyle = (style: FittingStyle, width: number): FittingStyle =>
   (style === 'single' || style === 'dutch') && width > WIDEST_LEAF ? 'double' : style;
 
+/** Where an opening stands: on the floor, on the plate, or clear of it by a sill. */
+export const sillFor = (threshold: number): number =>
+  threshold < T / 2 ? 0 : threshold < 2.25 ? T : Math.max(2 * T, threshold);
+
+/** Kinds whose plate may be sawn out under them, so that what is swept or wheeled goes through level. */
+const TO_FLOOR: ReadonlySet<Fitting['kind']> = new Set(['people door', 'clean-out', 'gate']);
+
 /** The openings that the parameters ask for. */
 const wishesOf = (p: HouseParams, roof: HouseRoof, plates: 1 | 2): Wish[] => {
   const out: Wish[] = [];
   const add = (wall: Side | 'none', wish: OpeningWish): void => {
     if (wall !== 'none') out.push({ wall, wish });
   };
-  const sill = p.threshold < 2.25 ? T : Math.max(2 * T, p.threshold);
+  const sill = sillFor(p.threshold);
   add(p.doorWall, {
     id: 'door',
     kind: 'people door',
@@ -106,7 +113,8 @@ const wishesOf = (p: HouseParams, roof: HouseRoof, plates: 1 | 2): Wish[] => {
       style: doors ? 'double' : 'single',
       width: p.cleanOutWidth,
       height: doors ? Math.floor(Math.min(most, 72) * 2) / 2 : CLEAN_OUT,
-      bottom: T,
+      // A slot sweeps flat; doors keep the plate, which holds the litter when they stand open.
+      bottom: doors ? T : 0,
       leastHeight: 8,
     });
   }
@@ -134,7 +142,7 @@ const pinned = (f: Fitting): Wish => ({
     width: f.width,
     height: f.height,
     // An opening stands on the plate or clear of it by a sill; a nest row's ledger always wants the sill.
-    bottom: f.bottom < 2.25 && f.kind !== 'nest' ? T : Math.max(2 * T, f.bottom),
+    bottom: f.kind === 'nest' ? Math.max(2 * T, f.bottom) : Math.max(TO_FLOOR.has(f.kind) ? 0 : T, sillFor(f.bottom)),
     leastHeight: Math.min(f.height, LEAST[f.kind]),
     at: f.left,
     ...(f.kind === 'pop door'

@@ -134,6 +134,12 @@ export const frameWalkIn = (given: WalkInParams, fittings: readonly Fitting[]): 
         nestDepth: p.nestDepth,
         nestBottom: Math.max(8, p.nestBottom),
         feedTubes: p.feedTubes,
+        door: {
+          width: p.innerDoorWidth,
+          height: p.innerDoorHeight,
+          threshold: p.innerThreshold,
+          glass: p.innerGlass,
+        },
         doublePlate,
         sole: slab && !sill ? '2x4-pt' : '2x4',
       })

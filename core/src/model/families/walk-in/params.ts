@@ -13,6 +13,10 @@ export interface WalkInParams extends HouseParams {
   readonly storeLength: number;
   readonly storeNests: number;
   readonly feedTubes: number;
+  readonly innerDoorWidth: number;
+  readonly innerDoorHeight: number;
+  readonly innerThreshold: number;
+  readonly innerGlass: boolean;
   readonly liner: boolean;
   readonly linerHeight: number;
 }
@@ -78,6 +82,49 @@ export const walkInParams: readonly ParamDef[] = [
     showWhen: inner,
   },
   {
+    key: 'innerDoorWidth',
+    label: 'Inner door, rough width',
+    group: 'Rooms',
+    kind: 'length',
+    min: 24,
+    max: 46,
+    step: 0.5,
+    default: 28,
+    showWhen: inner,
+  },
+  {
+    key: 'innerDoorHeight',
+    label: 'Inner door, rough height',
+    group: 'Rooms',
+    kind: 'length',
+    min: 56,
+    max: 82,
+    step: 0.5,
+    default: 74,
+    showWhen: inner,
+  },
+  {
+    key: 'innerThreshold',
+    label: 'Inner threshold',
+    group: 'Rooms',
+    kind: 'length',
+    min: 0,
+    max: 14,
+    step: 0.5,
+    default: 1.5,
+    help: 'Holds the litter of the bird room; at 0 the plate is sawn out and a barrow rolls through.',
+    showWhen: inner,
+  },
+  {
+    key: 'innerGlass',
+    label: 'Inner door glazed above',
+    group: 'Rooms',
+    kind: 'flag',
+    default: false,
+    help: 'The birds are seen before the door is opened.',
+    showWhen: inner,
+  },
+  {
     key: 'storeNests',
     label: 'Nests into the store',
     group: 'Rooms',
@@ -122,7 +169,7 @@ export const walkInParams: readonly ParamDef[] = [
       doorWall: 'front',
       doorWidth: 34,
       doorHeight: 74,
-      threshold: 1.5,
+      threshold: 0,
       windowStyle: 'top-hung',
       windowWidth: 24,
       windowHeight: 20,

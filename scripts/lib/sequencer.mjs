@@ -1,0 +1,20 @@
+// Which test files go first: the longest, so that no worker is left alone with one at the end.
+import { statSync } from 'node:fs';
+import Sequencer from '@jest/test-sequencer';
+
+/** What files take, the longest first: browsers, then designs by the hundred, then the server. */
+const TAKES = [
+  [/e2e\/(nothingLost|custom|accessible|crash|telephone|millimetres)\./, 6],
+  [/e2e\//, 5],
+  [/families\/(house-with-run|raised-lean-to|walk-in|raised-gable)\/true\./, 4],
+  [/(envelope|collisions|proveMends|fuzz|customOrders|true)\.test/, 3],
+  [/server\//, 2],
+  [/core\//, 1],
+];
+const takes = (path) => TAKES.find(([pattern]) => pattern.test(path))?.[1] ?? 0;
+
+export default class extends Sequencer {
+  sort(tests) {
+    return [...tests].sort((a, b) => takes(b.path) - takes(a.path) || statSync(b.path).size - statSync(a.path).size);
+  }
+}
