@@ -6,7 +6,7 @@ import type { Assembly, Build, Part } from '../unit/index.ts';
 import { boundsOfItems, dimension } from './dimensions.ts';
 import { drawSection } from './drawSection.ts';
 import { paintOrder } from './paintOrder.ts';
-import { CAMERAS, faceCamera, flatArea, nearness, see, solidFaces, toneOf } from './project.ts';
+import { CAMERAS, faceCamera, flatArea, nearness, see, solidFaces, surfaceItems, toneOf } from './project.ts';
 import type { Camera } from './project.ts';
 import type { DrawItem, Drawing } from './types.ts';
 
@@ -127,14 +127,19 @@ const painted = (c: Camera, parts: readonly Part[], options: DrawOptions): Part[
   return [...order.filter((p) => !picked.has(p.id)), ...order.filter((p) => picked.has(p.id))];
 };
 
+/** Courses and ribs of a roof; a picture that picks parts out is left plain. */
+const coverLines = (c: Camera, part: Part, options: DrawOptions): readonly DrawItem[] =>
+  options.highlight === undefined ? surfaceItems(c, part) : [];
+
 const drawSquareOn = (build: Build, view: string, options: DrawOptions): Drawing => {
   const c = CAMERAS[view] as Camera;
   const parts = shown(build, options);
-  const items: DrawItem[] = painted(c, parts, options).flatMap((part) =>
-    solidFaces(c, part, fillOf(part, options))
+  const items: DrawItem[] = painted(c, parts, options).flatMap((part) => [
+    ...solidFaces(c, part, fillOf(part, options))
       .sort((m, n) => m.depth - n.depth)
       .map((f) => ({ ...f.area, shade: (f.area.shade ?? 0) / 3 })),
-  );
+    ...coverLines(c, part, options),
+  ]);
   const box = measurePtBounds(items.flatMap((i) => (i.kind === 'area' ? i.rings.flat() : [])));
   const size = Math.max(3, (box[2] - box[0]) / 26);
   const [bx0, by0, bx1, by1] = build.facts.base;
@@ -167,11 +172,12 @@ const drawSquareOn = (build: Build, view: string, options: DrawOptions): Drawing
 
 const drawThree = (build: Build, options: DrawOptions): Drawing => {
   const c = CAMERAS.three as Camera;
-  const items: DrawItem[] = painted(c, shown(build, options), options).flatMap((part) =>
-    solidFaces(c, part, fillOf(part, options))
+  const items: DrawItem[] = painted(c, shown(build, options), options).flatMap((part) => [
+    ...solidFaces(c, part, fillOf(part, options))
       .sort((a, b) => a.depth - b.depth)
       .map((f) => f.area),
-  );
+    ...coverLines(c, part, options),
+  ]);
   return { title: 'View', bounds: boundsOfItems(items, 2), items };
 };
 

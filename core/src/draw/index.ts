@@ -3,6 +3,8 @@ export * from './drawBuild.ts';
 export * from './drawPads.ts';
 export { CAMERAS, see, toneOf } from './project.ts';
 export type { Camera } from './project.ts';
+export { facesUp, surfaceLines } from './surface.ts';
+export type { FaceLine } from './surface.ts';
 export * from './drawSection.ts';
 export * from './layTape.ts';
 export * from './layRuler.ts';

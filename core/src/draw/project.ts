@@ -2,7 +2,8 @@ import { cross, dot, findHull, toWorld, unit } from '../geometry/index.ts';
 import type { Placement, Pt, Vec3 } from '../geometry/index.ts';
 import type { Part } from '../unit/index.ts';
 import { findItem } from '../stock/index.ts';
-import type { AreaItem, Tone } from './types.ts';
+import { facesUp, surfaceLines } from './surface.ts';
+import type { AreaItem, LineItem, Tone } from './types.ts';
 
 /** A way of looking: right and up of the picture in space; `toward` points from the unit to the eye. */
 export interface Camera {
@@ -45,7 +46,7 @@ export const toneOf = (part: Part): Tone => {
     case 'mesh':
       return 'mesh';
     case 'roofing':
-      return 'metal';
+      return item.bundle ? 'shingle' : 'metal';
     case 'piece':
       return item.key === 'clear-1/8'
         ? 'glass'
@@ -75,6 +76,23 @@ export const flatArea = (c: Camera, part: Part): Pt[][] => {
   return [findHull(corners(part).map((p) => see(c, p)))];
 };
 
+/** From where light falls on what is bent: over the eye's left shoulder. */
+const LIGHT: Vec3 = unit([0.3, -0.5, 1]);
+
+/** What the cover of a roof shows on its upper face, where the eye sees it. */
+export const surfaceItems = (c: Camera, part: Part): readonly LineItem[] => {
+  const up = facesUp(part);
+  const w = cross(part.place.u, part.place.v);
+  if ((up ? 1 : -1) * dot(w, c.toward) < 0.05) return [];
+  const level = up ? part.shape.depth : 0;
+  const at = ([p, q]: Pt): Pt => see(c, toWorld(part.place, p, q, level));
+  const line =
+    toneOf(part) === 'shingle'
+      ? ({ stroke: 'ink', weight: 0.35 } as const)
+      : ({ stroke: 'soft', weight: 0.5 } as const);
+  return surfaceLines(part).map(([a, b]) => ({ kind: 'line', from: at(a), to: at(b), ...line }));
+};
+
 /** The faces of a part that the eye sees, with depth for painting from far to near. */
 export const solidFaces = (
   c: Camera,
@@ -88,14 +106,17 @@ export const solidFaces = (
   const out: { area: AreaItem; depth: number }[] = [];
   const depthOf = (points: readonly Vec3[]): number =>
     points.reduce((sum, p) => sum + dot(p, c.toward), 0) / points.length;
-  const shadeOf = (n: Vec3): number => (n[2] > 0.7 ? 0 : Math.abs(n[0]) > Math.abs(n[1]) ? 0.34 : 0.16);
+  // A cloth over hoops is one smooth face: no line between its flats, and its shade turns with it.
+  const smooth = part.bent !== undefined && fill === 'cloth';
+  const shadeOf = (n: Vec3): number =>
+    smooth ? 0.34 * (1 - Math.max(0, dot(n, LIGHT))) : n[2] > 0.7 ? 0 : Math.abs(n[0]) > Math.abs(n[1]) ? 0.34 : 0.16;
   const add = (rings: readonly (readonly Vec3[])[], normal: Vec3): void =>
     void out.push({
       area: {
         kind: 'area',
         rings: rings.map((r) => r.map((p) => see(c, p))),
         fill,
-        stroke: 'ink',
+        stroke: smooth ? fill : 'ink',
         part: part.id,
         shade: shadeOf(normal),
       },

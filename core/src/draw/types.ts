@@ -9,6 +9,7 @@ export type Tone =
   | 'siding'
   | 'mesh'
   | 'metal'
+  | 'shingle'
   | 'fitting'
   | 'glass'
   | 'cloth'

@@ -9,6 +9,7 @@ export const PAPER_TONES: Readonly<Record<Tone, string>> = {
   siding: '#D8CDB4',
   mesh: '#8C948D',
   metal: '#B9C0BD',
+  shingle: '#8F8A80',
   glass: '#C9DAD6',
   cloth: '#7C8C6E',
   concrete: '#C4C3BB',

@@ -52,6 +52,7 @@ export const system = createSystem(
           ply: pair('#EBDCBD', '#BDAA82'),
           siding: pair('#D8CDB4', '#9C917A'),
           metal: pair('#B9C0BD', '#7E8985'),
+          shingle: pair('#8F8A80', '#5D5A54'),
           mesh: pair('#8C948D', '#9AA59D'),
         },
       },

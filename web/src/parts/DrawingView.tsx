@@ -9,6 +9,7 @@ const COLOURS: Readonly<Record<Tone, string>> = {
   siding: 'siding',
   mesh: 'mesh',
   metal: 'metal',
+  shingle: 'shingle',
   fitting: 'soft',
   glass: 'mesh',
   cloth: 'treated',

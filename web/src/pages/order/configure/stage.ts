@@ -22,10 +22,11 @@ import {
   WebGLRenderer,
 } from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
+import { toCreasedNormals } from 'three/examples/jsm/utils/BufferGeometryUtils.js';
 import { measureBounds } from '@rubbet/core/unit';
 import type { Build, Part } from '@rubbet/core/unit';
-import { cross } from '@rubbet/core/geometry';
-import { OVER_FRAME, toneOf } from '@rubbet/core/draw';
+import { cross, toWorld } from '@rubbet/core/geometry';
+import { facesUp, OVER_FRAME, surfaceLines, toneOf } from '@rubbet/core/draw';
 import type { Show } from './ShowTabs.tsx';
 
 /** Where a note's pin stands on the picture. */
@@ -50,11 +51,15 @@ const COLOURS: Readonly<Record<string, string>> = {
   siding: '#DDD2B8',
   mesh: '#8C948D',
   metal: '#AEB7B4',
+  shingle: '#8F8A80',
   fitting: '#5B6760',
   glass: '#C9DAD6',
   cloth: '#7C8C6E',
   concrete: '#C4C3BB',
 };
+
+/** Angle over which two faces of a bent part are an edge. */
+const CREASE = (35 * Math.PI) / 180;
 
 const shapeOf = (part: Part): ExtrudeGeometry => {
   const shape = new Shape();
@@ -87,7 +92,19 @@ const shapeOf = (part: Part): ExtrudeGeometry => {
       1,
     ),
   );
-  return geometry;
+  // What is bent is smooth: only edges sharper than its flats are creases.
+  return part.bent === undefined ? geometry : (toCreasedNormals(geometry, CREASE) as ExtrudeGeometry);
+};
+
+/** Courses of shingles and ribs of metal, just over the face. */
+const coverOf = (part: Part): BufferGeometry | undefined => {
+  const lines = surfaceLines(part);
+  if (lines.length === 0) return undefined;
+  const level = facesUp(part) ? part.shape.depth + 0.04 : -0.04;
+  const g = new BufferGeometry();
+  const points = lines.flatMap((line) => line.flatMap(([p, q]) => [...toWorld(part.place, p, q, level)]));
+  g.setAttribute('position', new BufferAttribute(new Float32Array(points), 3));
+  return g;
 };
 
 /** Lines of a mesh panel, so that it reads as wire and not as glass. */
@@ -227,19 +244,15 @@ export const makeStage = (host: HTMLElement, onPins: (pins: readonly Pin[]) => v
       body.add(new Mesh(geometry, material));
       body.add(
         new LineSegments(
-          new EdgesGeometry(geometry, 20),
+          new EdgesGeometry(geometry, part.bent === undefined ? 20 : 35),
           new LineBasicMaterial({ color: picked ? '#8a6a00' : ink, transparent: true, opacity: isMesh ? 0.35 : 0.75 }),
         ),
       );
-      if (isMesh) {
-        const lines = wires(part);
+      const lines = isMesh ? wires(part) : coverOf(part);
+      if (lines) {
         if (shift) lines.translate(shift.x, shift.y, shift.z);
-        body.add(
-          new LineSegments(
-            lines,
-            new LineBasicMaterial({ color: dark ? '#A6B0A8' : '#6c746e', transparent: true, opacity: 0.32 }),
-          ),
-        );
+        const colour = isMesh ? (dark ? '#A6B0A8' : '#6c746e') : ink;
+        body.add(new LineSegments(lines, new LineBasicMaterial({ color: colour, transparent: true, opacity: 0.32 })));
       }
     }
     scene.add(body);
