@@ -303,7 +303,7 @@ export const MESHES: readonly Mesh[] = [
   },
 ];
 
-/** Roof coverings. Cover width 36 in; weights are makers' usual figures (common practice, no source). */
+/** Roof coverings; metal covers 36 in. Weights are makers' usual figures (common practice, no source). */
 export const ROOFINGS: readonly Roofing[] = [
   {
     key: 'metal',
@@ -320,7 +320,8 @@ export const ROOFINGS: readonly Roofing[] = [
     name: 'shingles on felt',
     kind: 'roofing',
     thickness: 0.25,
-    cover: 36,
+    // Laid in courses across the whole slope.
+    cover: 1200,
     weight: 2.4,
     lengths: [],
     bundle: { covers: 100 / 3, cost: 3850 },
