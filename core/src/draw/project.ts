@@ -50,11 +50,15 @@ export const toneOf = (part: Part): Tone => {
     case 'piece':
       return item.key === 'clear-1/8'
         ? 'glass'
-        : item.key === 'tarp'
-          ? 'cloth'
-          : item.key === 'block-8'
-            ? 'concrete'
-            : 'fitting';
+        : part.role === 'unit'
+          ? item.key.startsWith('window')
+            ? 'glass'
+            : 'siding'
+          : item.key === 'tarp'
+            ? 'cloth'
+            : item.key === 'block-8'
+              ? 'concrete'
+              : 'fitting';
     case 'hardware':
       return 'fitting';
   }

@@ -99,8 +99,9 @@ export const braceDoorway = (sketch: Sketch, id: string, opening: string): void 
     const b = measureBounds([p]);
     return ([0, 1] as const).every((k) => b.low[k] <= q.high[k] + 0.01 && b.high[k] >= q.low[k] - 0.01);
   };
-  const beside = mine.filter((p) => p.role === 'king' && over(p, span));
   const low = (p: PartDraft): number => measureBounds([p]).low[2];
+  // Not those of a window over it, which stand on its header.
+  const beside = mine.filter((p) => p.role === 'king' && over(p, span) && low(p) < span.low[2]);
   // Each foot of the frame on its own piece of the plate, where that is sawn out between them.
   const soleOf = (king: PartDraft): PartDraft | undefined =>
     mine.filter((p) => p.role === 'plate' && over(p, measureBounds([king]))).sort((p, q) => low(p) - low(q))[0];

@@ -10,6 +10,31 @@ import type { Sketch } from './sketch.ts';
 const LAP = 1;
 const CLEAR = { item: 'clear-1/8', thickness: 0.125, role: 'glazing' } as const;
 
+/** Mesh over a window from the inside, lapping its framing. */
+export const meshWindow = (
+  sketch: Sketch,
+  plan: {
+    readonly id: string;
+    readonly name: string;
+    readonly axes: Axes;
+    readonly opening: PlacedOpening;
+    readonly mesh: { readonly key: string; readonly thickness: number };
+    readonly wall: number;
+  },
+): void => {
+  const { axes, id, name, opening: o, mesh, wall } = plan;
+  sketch.add(
+    boxPart(
+      axes,
+      id,
+      { id: `${id}/mesh`, name: `${name} mesh`, role: 'mesh', item: mesh.key },
+      [o.left - LAP, wall, o.bottom - LAP],
+      [o.width + 2 * LAP, mesh.thickness, o.height + 2 * LAP],
+      'a',
+    ),
+  );
+};
+
 /**
  * A window or vent in its framed opening: mesh from the inside over it, and for the glazed kinds one sash hung at its top or two
  * that slide past each other.
@@ -30,16 +55,7 @@ export const fitWindow = (
 ): void => {
   const { axes, id, name, opening: o, mesh } = plan;
   const wall = plan.wall ?? WALL;
-  sketch.add(
-    boxPart(
-      axes,
-      id,
-      { id: `${id}/mesh`, name: `${name} mesh`, role: 'mesh', item: mesh.key },
-      [o.left - LAP, wall, o.bottom - LAP],
-      [o.width + 2 * LAP, mesh.thickness, o.height + 2 * LAP],
-      'a',
-    ),
-  );
+  meshWindow(sketch, { id, name, axes, opening: o, mesh, wall });
   const a = o.left + DOOR_GAP;
   const z = o.bottom + DOOR_GAP;
   const wide = o.width - 2 * DOOR_GAP;

@@ -15,6 +15,7 @@ export * from './frameLeanRoof.ts';
 export * from './frameBarge.ts';
 export * from './frameGableRoof.ts';
 export * from './frameRafterTies.ts';
+export * from './fitBought.ts';
 export * from './fitDoor.ts';
 export * from './fitGate.ts';
 export * from './fitPopDoor.ts';

@@ -13,6 +13,8 @@ export interface OpeningWish {
   readonly margin?: number;
   /** Least distance of its edges from the wall's ends, where what is fixed beside it must pass the corner boards. */
   readonly ends?: number;
+  /** Item that is bought for it. */
+  readonly unit?: string;
   /** Left edge of the opening where its place is set by hand. */
   readonly at?: number;
 }

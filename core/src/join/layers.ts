@@ -56,6 +56,7 @@ const LAYER: Readonly<Record<Role, Layer>> = {
   'pop door': 'own',
   wheel: 'own',
   pipe: 'own',
+  unit: 'own',
   gusset: 'plate',
   block: 'ground',
 };

@@ -4,8 +4,8 @@ import type { Family } from './family.ts';
 
 /** The ways in which each kind of fitting is made; the first is the usual one. */
 export const FITTING_STYLES: Readonly<Record<OpeningKind, readonly FittingStyle[]>> = {
-  'people door': ['single', 'double', 'dutch'],
-  window: ['mesh', 'sliding', 'top-hung'],
+  'people door': ['single', 'double', 'dutch', 'bought'],
+  window: ['mesh', 'sliding', 'top-hung', 'bought'],
   'pop door': ['sliding', 'motor'],
   nest: ['outside lid', 'drop front'],
   gate: ['single', 'double'],

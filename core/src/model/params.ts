@@ -1,12 +1,18 @@
 import type { ParamValue } from '../unit/index.ts';
 
+/** Another parameter and the values that it must have one of. */
+export interface Shown {
+  readonly key: string;
+  readonly is: readonly ParamValue[];
+}
+
 interface ParamBase {
   readonly key: string;
   readonly label: string;
   readonly group: string;
   readonly help?: string;
-  /** Shown only while another parameter has one of these values. */
-  readonly showWhen?: { readonly key: string; readonly is: readonly ParamValue[] };
+  /** Shown only while other parameters have one of these values. */
+  readonly showWhen?: Shown | readonly Shown[];
 }
 
 /** A length in inches. */
@@ -41,6 +47,10 @@ export interface FlagParam extends ParamBase {
 
 export type ParamDef = LengthParam | CountParam | ChoiceParam | FlagParam;
 export type Params = Readonly<Record<string, ParamValue>>;
+
+/** Whether a parameter has a bearing on a unit with these values, and so is asked for. */
+export const isShown = (def: Pick<ParamBase, 'showWhen'>, params: Params): boolean =>
+  [def.showWhen ?? []].flat().every((s) => s.is.includes(params[s.key] as ParamValue));
 
 /** The values of a parameter table with nothing changed. */
 export const defaultsOf = (table: readonly ParamDef[]): Params =>

@@ -70,7 +70,8 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles
   const panelSteps = (a: Assembly): string => {
     const mine = partsOf(build.parts, a.id);
     const floor = mine.filter((p) => p.role === 'floor');
-    const frame = mine.filter((p) => !isSkin(p) && p.role !== 'floor');
+    // What is bought in its frame is only hung.
+    const frame = mine.filter((p) => !isSkin(p) && p.role !== 'floor' && p.role !== 'unit');
     const skin = mine.filter(isSkin);
     const view = `panel:${a.id}`;
     let last = cutIds;

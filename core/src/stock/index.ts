@@ -1,3 +1,4 @@
 export * from './items.ts';
 export * from './measureDensity.ts';
 export * from './hardware.ts';
+export * from './bought.ts';

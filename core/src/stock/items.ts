@@ -1,3 +1,4 @@
+import { BOUGHT } from './bought.ts';
 import { HARDWARE } from './hardware.ts';
 
 /** What a piece is cut from. Sizes in inches, weights in pounds, prices in whole cents. */
@@ -106,6 +107,7 @@ export const PIECE_UNIT: Readonly<Record<string, 'foot' | 'each' | 'area'>> = {
   'block-8': 'each',
   'pole-1-3/8': 'foot',
   'pipe-1': 'foot',
+  ...Object.fromEntries(BOUGHT.map((b) => [b.key, 'each' as const])),
 };
 
 export type StockItem = Lumber | Sheet | Mesh | Roofing | Piece | Hardware;
@@ -258,6 +260,7 @@ export const PIECES: readonly Piece[] = [
   piece('block-8', '8 × 8 × 16 in block', 7.625, 7.625, 15.625, 33, 260),
   piece('pole-1-3/8', '1⅜ in round pole, 8 ft', 1.375, 1.375, 96, 0.3, 1250),
   piece('pipe-1', '1 in steel pipe, 4 ft', 1.315, 1.315, 48, 1.68, 1900),
+  ...BOUGHT.map((b) => piece(b.key, b.name, b.depth, b.width, b.height, b.weight, b.cost)),
 ];
 
 const rolls = (perSquareFoot: number) =>

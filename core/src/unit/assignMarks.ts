@@ -52,6 +52,7 @@ const LETTER: Record<Role, string> = {
   cover: 'CV',
   liner: 'LN',
   glazing: 'GZ',
+  unit: 'U',
   pipe: 'PI',
 };
 

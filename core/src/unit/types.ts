@@ -53,7 +53,9 @@ export type Role =
   | 'cover'
   | 'liner'
   | 'glazing'
-  | 'pipe';
+  | 'pipe'
+  /** A door or window bought in its frame. */
+  | 'unit';
 
 /** How a part comes to its length. What is sawn in place is the rest of a longer piece: it has no cut of its own. */
 export type Fit = 'cut to length' | 'measure in place' | 'cut on site' | 'sawn in place';
@@ -153,7 +155,7 @@ export type OpeningKind = 'people door' | 'window' | 'pop door' | 'nest' | 'gate
 
 /** How a fitting of a kind is made. */
 export type FittingStyle =
-  'single' | 'double' | 'dutch' | 'mesh' | 'sliding' | 'top-hung' | 'motor' | 'outside lid' | 'drop front';
+  'single' | 'double' | 'dutch' | 'mesh' | 'sliding' | 'top-hung' | 'motor' | 'outside lid' | 'drop front' | 'bought';
 
 /**
  * A fitting put at a place on a wall by hand: rough opening sizes in inches, `left` from the wall's left end seen from

@@ -1,7 +1,7 @@
 import type { Fitting, Side } from '../../unit/index.ts';
-import { cladding, fitDoor, fitNestRow, fitPopDoor, fitWindow } from '../../frame/index.ts';
+import { cladding, fitBought, meshWindow, fitDoor, fitNestRow, fitPopDoor, fitWindow } from '../../frame/index.ts';
 import type { Axes, PlacedOpening, Sketch } from '../../frame/index.ts';
-import { findMesh, findSheet } from '../../stock/index.ts';
+import { findBought, findMesh, findSheet } from '../../stock/index.ts';
 import type { HouseRoof } from './roof.ts';
 import { sidingTop } from './roof.ts';
 import type { HouseParams } from './types.ts';
@@ -82,6 +82,12 @@ export const fitHouse = (
               : o.kind === 'gate'
                 ? 'gate'
                 : 'people door';
+          const unit = findBought(o.unit ?? '');
+          if (unit) {
+            const through = fitBought(sketch, { id, name, axes, opening: o, unit, joins, out });
+            ways.push({ id, wall: side, ...through, bottom: o.bottom });
+            break;
+          }
           const way = fitDoor(sketch, {
             id,
             name,
@@ -107,6 +113,23 @@ export const fitHouse = (
         }
         case 'window':
         case 'vent':
+          {
+            const unit = findBought(o.unit ?? '');
+            if (unit) {
+              const { clearWidth, clearHeight } = fitBought(sketch, {
+                id,
+                name: o.kind,
+                axes,
+                opening: o,
+                unit,
+                joins,
+                out,
+              });
+              windowArea += (clearWidth * clearHeight) / 144;
+              meshWindow(sketch, { id, name: o.kind, axes, opening: o, mesh, wall: setting.wall });
+              break;
+            }
+          }
           windowArea += (o.width * o.height) / 144;
           fitWindow(sketch, {
             id,

@@ -1,5 +1,6 @@
 import type { Side } from '../../unit/index.ts';
-import type { ParamDef } from '../params.ts';
+import { BOUGHT, printRough } from '../../stock/index.ts';
+import type { ParamDef, Shown } from '../params.ts';
 import { USUAL_HOUSE } from './types.ts';
 import type { HouseParams } from './types.ts';
 
@@ -16,6 +17,8 @@ export interface HouseTable {
   readonly ranges?: Partial<Record<Key, readonly [number, number]>>;
   /** Choices that are left of a parameter's. */
   readonly choices?: Partial<Record<Key, readonly (string | number)[]>>;
+  /** Offers doors and windows bought in their frames: its walls are high enough for them. */
+  readonly bought?: boolean;
   /** Walls that each kind of fitting may stand in. */
   readonly walls?: Partial<
     Record<'doorWall' | 'windowWall' | 'popWall' | 'nestWall' | 'cleanOutWall', readonly (Side | 'none')[]>
@@ -26,6 +29,10 @@ const onCentre = [
   { value: 16, label: '16″' },
   { value: 24, label: '24″' },
 ] as const;
+
+/** Bought doors or windows to choose from, with the rough opening that each wants. */
+const boughtOf = (kind: 'door' | 'window') =>
+  BOUGHT.filter((b) => b.kind === kind).map((b) => ({ value: b.key, label: printRough(b) }));
 
 /** The shared house table: walls, openings, nests, roosts and roof, with a family's own defaults and ranges. */
 export const houseParams = (table: HouseTable): readonly ParamDef[] => {
@@ -93,6 +100,14 @@ export const houseParams = (table: HouseTable): readonly ParamDef[] => {
     is: (table.walls?.[key] ?? (['front', 'back', 'left', 'right'] as const)).filter((side) => side !== 'none'),
   });
 
+  /** While a door or window is one that is bought, or one that is made. */
+  const unit = (key: 'doorStyle' | 'windowStyle', bought: boolean): Shown => ({
+    key,
+    is: bought ? ['bought'] : key === 'doorStyle' ? ['single', 'double', 'dutch'] : ['mesh', 'sliding', 'top-hung'],
+  });
+  const made = (wall: 'doorWall' | 'windowWall', style: 'doorStyle' | 'windowStyle'): readonly Shown[] =>
+    table.bought ? [standing(wall), unit(style, false)] : [standing(wall)];
+
   const all: readonly ParamDef[] = [
     choice('studSpacing', 'Studs on centre', 'Walls', onCentre),
     choice('siding', 'Siding', 'Walls', [
@@ -116,11 +131,20 @@ export const houseParams = (table: HouseTable): readonly ParamDef[] => {
         { value: 'single', label: 'Single' },
         { value: 'double', label: 'Double' },
         { value: 'dutch', label: 'Dutch' },
+        ...(table.bought ? [{ value: 'bought', label: 'Bought in its frame' }] : []),
       ],
       standing('doorWall'),
     ),
-    length('doorWidth', 'Door, rough width', 'Openings', [20, 60], { showWhen: standing('doorWall') }),
-    length('doorHeight', 'Door, rough height', 'Openings', [24, 74], { showWhen: standing('doorWall') }),
+    ...(table.bought
+      ? [
+          choice('doorUnit', 'Door bought', 'Openings', boughtOf('door'), [
+            standing('doorWall'),
+            unit('doorStyle', true),
+          ]),
+        ]
+      : []),
+    length('doorWidth', 'Door, rough width', 'Openings', [20, 60], { showWhen: made('doorWall', 'doorStyle') }),
+    length('doorHeight', 'Door, rough height', 'Openings', [24, 74], { showWhen: made('doorWall', 'doorStyle') }),
     length('threshold', 'Threshold', 'Openings', [0, 12], {
       help: 'Above the floor; 8 to 10″ holds deep litter, 0 lets a barrow roll in: the plate is sawn out.',
     }),
@@ -138,11 +162,22 @@ export const houseParams = (table: HouseTable): readonly ParamDef[] => {
         { value: 'mesh', label: 'Mesh only' },
         { value: 'sliding', label: 'Sliding' },
         { value: 'top-hung', label: 'Top hung' },
+        ...(table.bought ? [{ value: 'bought', label: 'Bought in its frame' }] : []),
       ],
       standing('windowWall'),
     ),
-    length('windowWidth', 'Window, rough width', 'Openings', [10, 48], { showWhen: standing('windowWall') }),
-    length('windowHeight', 'Window, rough height', 'Openings', [8, 36], { showWhen: standing('windowWall') }),
+    ...(table.bought
+      ? [
+          choice('windowUnit', 'Window bought', 'Openings', boughtOf('window'), [
+            standing('windowWall'),
+            unit('windowStyle', true),
+          ]),
+        ]
+      : []),
+    length('windowWidth', 'Window, rough width', 'Openings', [10, 48], { showWhen: made('windowWall', 'windowStyle') }),
+    length('windowHeight', 'Window, rough height', 'Openings', [8, 36], {
+      showWhen: made('windowWall', 'windowStyle'),
+    }),
     wall('popWall', 'Pop door in', 'Openings', 'No pop door'),
     length('popWidth', 'Pop door, width', 'Openings', [9, 14], { showWhen: standing('popWall') }),
     length('popHeight', 'Pop door, height', 'Openings', [11, 16], { showWhen: standing('popWall') }),

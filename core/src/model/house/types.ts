@@ -7,14 +7,18 @@ export interface HouseParams {
   readonly studSpacing: 16 | 24;
   readonly siding: 'siding-5/8' | 'ply-1/2' | 'board-batten' | 'rough-boards' | 'batten-strips' | 'lap';
   readonly doorWall: Side | 'none';
-  readonly doorStyle: 'single' | 'double' | 'dutch';
+  readonly doorStyle: 'single' | 'double' | 'dutch' | 'bought';
+  /** Item of a bought door. */
+  readonly doorUnit: string;
   readonly doorWidth: number;
   readonly doorHeight: number;
   readonly threshold: number;
   readonly doorOpens: 'outward' | 'inward';
   readonly insideRelease: boolean;
   readonly windowWall: Side | 'none';
-  readonly windowStyle: 'mesh' | 'sliding' | 'top-hung';
+  readonly windowStyle: 'mesh' | 'sliding' | 'top-hung' | 'bought';
+  /** Item of a bought window. */
+  readonly windowUnit: string;
   readonly windowWidth: number;
   readonly windowHeight: number;
   readonly popWall: Side | 'none';
@@ -63,6 +67,7 @@ export const USUAL_HOUSE: Omit<HouseParams, 'length' | 'depth'> = {
   siding: 'siding-5/8',
   doorWall: 'front',
   doorStyle: 'single',
+  doorUnit: 'door-36x72',
   doorWidth: 31,
   doorHeight: 46,
   threshold: 8,
@@ -70,6 +75,7 @@ export const USUAL_HOUSE: Omit<HouseParams, 'length' | 'depth'> = {
   insideRelease: true,
   windowWall: 'back',
   windowStyle: 'mesh',
+  windowUnit: 'window-18x27',
   windowWidth: 20,
   windowHeight: 14,
   popWall: 'left',

@@ -10,6 +10,7 @@ import {
   WALL,
 } from '../../frame/index.ts';
 import type { FitsIn, OpeningWish, PlacedOpening, Sketch } from '../../frame/index.ts';
+import { BOUGHT, findBought, largestBought } from '../../stock/index.ts';
 import { sidingTop } from './roof.ts';
 import type { HouseRoof } from './roof.ts';
 import type { HouseParams } from './types.ts';
@@ -39,6 +40,19 @@ const plateTop = (roof: HouseRoof, wall: Side): number =>
 /** Widest leaf that one sheet skins. */
 const WIDEST_LEAF = 47;
 
+/** A wish for what is bought: its rough opening, which nothing may be taken from. Others stay as they are. */
+const boughtSize = (key: string, wish: OpeningWish): OpeningWish => {
+  const unit = findBought(key);
+  return unit ? { ...wish, width: unit.width, height: unit.height, leastHeight: unit.height, unit: key } : wish;
+};
+
+/** A fitting by hand that is bought: the largest that goes into its size; the smallest there is where none does. */
+const boughtByHand = (f: Fitting): string => {
+  if (f.style !== 'bought') return '';
+  const kind = f.kind === 'window' ? 'window' : 'door';
+  return (largestBought(kind, f.width, f.height) ?? BOUGHT.find((b) => b.kind === kind))?.key ?? '';
+};
+
 /** A door that is too wide for one leaf gets two. */
 const doorStyle = (style: FittingStyle, width: number): FittingStyle =>
   (style === 'single' || style === 'dutch') && width > WIDEST_LEAF ? 'double' : style;
@@ -57,15 +71,18 @@ const wishesOf = (p: HouseParams, roof: HouseRoof, plates: 1 | 2): Wish[] => {
     if (wall !== 'none') out.push({ wall, wish });
   };
   const sill = sillFor(p.threshold);
-  add(p.doorWall, {
-    id: 'door',
-    kind: 'people door',
-    style: doorStyle(p.doorStyle, p.doorWidth),
-    width: p.doorWidth,
-    height: p.doorHeight,
-    bottom: sill,
-    leastHeight: 20,
-  });
+  add(
+    p.doorWall,
+    boughtSize(p.doorStyle === 'bought' ? p.doorUnit : '', {
+      id: 'door',
+      kind: 'people door',
+      style: doorStyle(p.doorStyle, p.doorWidth),
+      width: p.doorWidth,
+      height: p.doorHeight,
+      bottom: sill,
+      leastHeight: 20,
+    }),
+  );
   add(p.popWall, {
     id: 'pop',
     kind: 'pop door',
@@ -91,17 +108,18 @@ const wishesOf = (p: HouseParams, roof: HouseRoof, plates: 1 | 2): Wish[] => {
     });
   if (p.windowWall !== 'none') {
     const high = plateTop(roof, p.windowWall);
-    // Up under its header, above the birds' heads.
-    const bottom = Math.max(12, Math.floor((high - T - 3.5 - 2 - p.windowHeight) * 2) / 2);
-    add(p.windowWall, {
+    const asked = boughtSize(p.windowStyle === 'bought' ? p.windowUnit : '', {
       id: 'window',
       kind: 'window',
       style: p.windowStyle,
       width: p.windowWidth,
       height: p.windowHeight,
-      bottom,
+      bottom: 0,
       leastHeight: 6,
     });
+    // Up under its header, above the birds' heads.
+    const bottom = Math.max(12, Math.floor((high - T - 3.5 - 2 - asked.height) * 2) / 2);
+    add(p.windowWall, { ...asked, bottom });
   }
   if (p.cleanOutWall !== 'none') {
     const doors = p.cleanOutStyle === 'doors';
@@ -135,7 +153,7 @@ const LEAST: Record<Fitting['kind'], number> = {
 /** A fitting put by hand, as a wish with its place. */
 const pinned = (f: Fitting): Wish => ({
   wall: f.wall,
-  wish: {
+  wish: boughtSize(boughtByHand(f), {
     id: f.id,
     kind: f.kind,
     style: f.kind === 'people door' ? doorStyle(f.style, f.width) : f.style,
@@ -150,7 +168,7 @@ const pinned = (f: Fitting): Wish => ({
       : f.kind === 'nest'
         ? { margin: lidSide(f.width), ends: LID_IN }
         : {}),
-  },
+  }),
 });
 
 /** Narrowest that is still of use, by kind. */
@@ -162,6 +180,16 @@ const leftOutFix = (o: OpeningWish, p: HouseParams, zone: FitsIn): FrameNote['fi
   if (o.at !== undefined) return undefined;
   const least = NARROWEST[o.kind];
   const widest = least === undefined ? undefined : findWidest(zone, o, least);
+  if (o.unit !== undefined) {
+    // The largest that is bought and stands whole, else one that is made to fit.
+    const other = BOUGHT.filter((b) => b.kind === (o.kind === 'window' ? 'window' : 'door'))
+      .sort((m, n) => n.width * n.height - m.width * m.height)
+      .find((b) => findWidest(zone, boughtSize(b.key, o), b.width) !== undefined);
+    const what = o.kind === 'window' ? 'window' : 'door';
+    return other
+      ? fix(`Take the ${other.name}`, { [`${what}Unit`]: other.key })
+      : fix(`Make the ${what} in the shop`, { [`${what}Style`]: o.kind === 'window' ? 'mesh' : 'single' });
+  }
   if (o.kind === 'window')
     return widest === undefined
       ? fix('Leave the window out', { windowWall: 'none' })
@@ -181,6 +209,8 @@ const leftOutFix = (o: OpeningWish, p: HouseParams, zone: FitsIn): FrameNote['fi
 
 /** Why an opening was left out, with what would stand. */
 const leftOutWhy = (o: OpeningWish, zone: FitsIn): string => {
+  if (o.unit !== undefined && o.at === undefined)
+    return `It comes in its frame and wants a rough opening of ${o.width} × ${o.height}″, with its header under the plate; it was left out.`;
   if (o.at === undefined) {
     const studs = openingSide(o.width) === 3 ? 'a king and a jack stud' : 'a stud';
     return `It needs ${o.width}″ with ${studs} on each side beside what else stands there, and ${o.leastHeight}″ of height; it was left out.`;

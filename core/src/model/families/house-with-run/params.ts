@@ -105,6 +105,7 @@ export const houseWithRunParams: readonly ParamDef[] = [
     help: 'Wide enough for a barrow of chips.',
   },
   ...houseParams({
+    bought: true,
     defaults: {
       doorWall: 'front',
       doorWidth: 34,

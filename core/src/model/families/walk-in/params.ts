@@ -165,6 +165,7 @@ export const walkInParams: readonly ParamDef[] = [
     showWhen: { key: 'liner', is: [true] },
   },
   ...houseParams({
+    bought: true,
     defaults: {
       doorWall: 'front',
       doorWidth: 34,

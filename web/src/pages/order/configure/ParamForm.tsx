@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { swapWords } from '@rubbet/core/unit';
 import { useShow } from '../../../data/useShow.tsx';
 import type { ParamValue } from '@rubbet/core/unit';
+import { isShown } from '@rubbet/core/model';
 import type { Family, ParamDef, Params } from '@rubbet/core/model';
 import { Lock, LockOpen } from 'lucide-react';
 import { Choices, LengthInput } from '../../../parts/Fields.tsx';
@@ -30,9 +31,6 @@ const turned = (def: ParamDef): ParamDef => ({
   ...(def.help === undefined ? {} : { help: swapWords(def.help) }),
   ...(def.kind === 'choice' ? { choices: def.choices.map((c) => ({ ...c, label: swapWords(c.label) })) } : {}),
 });
-
-const isShown = (def: ParamDef, params: Params): boolean =>
-  def.showWhen === undefined || def.showWhen.is.includes(params[def.showWhen.key] as ParamValue);
 
 const Row = ({
   def,
