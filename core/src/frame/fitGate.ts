@@ -6,7 +6,9 @@ import type { Sketch } from './sketch.ts';
 export const fitGate = (sketch: Sketch, asked: number, depth: number): number => {
   const between = depth - 2 * WALL;
   const most =
-    Math.floor(Math.max(between - 2 * openingSide(asked), Math.min(24, between - 2 * openingSide(24))) * 2) / 2;
+    Math.floor(
+      Math.max(between - 2 * openingSide({ width: asked }), Math.min(24, between - 2 * openingSide({ width: 24 }))) * 2,
+    ) / 2;
   if (asked <= most) return asked;
   sketch.note({
     code: 'gate-narrower',

@@ -85,7 +85,16 @@ describe('frameWall', () => {
     for (const s of studs) expect(s.length - s.shortPoint).toBeCloseTo((1.5 * 2) / 12, 9);
   });
   it('makes headers deeper as openings get wider', () => {
-    expect([20, 24, 31, 48, 60].map(headerHeight)).toEqual([1.5, 1.5, 3.5, 3.5, 5.5]);
+    expect([20, 24, 31, 48, 60].map((width) => headerHeight({ width }))).toEqual([1.5, 1.5, 3.5, 3.5, 5.5]);
+  });
+  it('lays a flat 2×4 between two studs where nothing bears on the wall (IRC R602.7.4, from memory)', () => {
+    const flat = { flat: true } as const;
+    expect([24, 31, 48, 60].map((width) => headerHeight({ width, ...flat }))).toEqual([1.5, 1.5, 1.5, 5.5]);
+    expect([24, 31, 48, 60].map((width) => openingSide({ width, ...flat }))).toEqual([1.5, 1.5, 1.5, 3]);
+    const { parts } = wall({ openings: [{ ...door, ...flat }] });
+    expect(parts.filter((p) => p.role === 'jack')).toEqual([]);
+    expect(parts.filter((p) => p.role === 'header').map((p) => p.length)).toEqual([door.width]);
+    expect(parts.filter((p) => p.role === 'king')).toHaveLength(2);
   });
 });
 
@@ -105,11 +114,11 @@ describe('layoutOpenings', () => {
         let edge = 0;
         const own = placed.filter((o) => o.within === undefined).sort((p, q) => p.left - q.left);
         for (const o of own) {
-          const start = o.left - openingSide(o.width);
+          const start = o.left - openingSide(o);
           expect(start).toBeGreaterThanOrEqual(edge - 1 / 16);
           expect(start > 1 / 16 && start < 1.5 - 1 / 16).toBe(false);
-          edge = o.left + o.width + openingSide(o.width);
-          expect(o.bottom + o.height + headerHeight(o.width)).toBeLessThanOrEqual(58.5 + 1e-9);
+          edge = o.left + o.width + openingSide(o);
+          expect(o.bottom + o.height + headerHeight(o)).toBeLessThanOrEqual(58.5 + 1e-9);
           expect(o.left * 16).toBeCloseTo(Math.round(o.left * 16), 9);
         }
         expect(edge).toBeLessThanOrEqual(to + 1e-9);
@@ -140,8 +149,8 @@ describe('layoutOpenings', () => {
         const sorted = placed.filter((o) => o.within === undefined).sort((p, q) => p.left - q.left);
         sorted.slice(1).forEach((o, i) => {
           const before = sorted[i] as PlacedOpening;
-          expect(o.left - openingSide(o.width)).toBeGreaterThanOrEqual(
-            before.left + before.width + openingSide(before.width) - 1e-6,
+          expect(o.left - openingSide(o)).toBeGreaterThanOrEqual(
+            before.left + before.width + openingSide(before) - 1e-6,
           );
         });
       }),
@@ -202,7 +211,7 @@ describe('layoutOpenings', () => {
     };
     // 11 in, a stud and the channels on both sides, and an end stud beyond each: 22 in.
     const { placed } = layoutOpenings(0, 22, [pop], () => 50);
-    expect(placed[0]?.left).toBeGreaterThanOrEqual(1.5 + openingSide(11) + 2.5 - 1 / 16);
+    expect(placed[0]?.left).toBeGreaterThanOrEqual(1.5 + openingSide({ width: 11 }) + 2.5 - 1 / 16);
     expect(layoutOpenings(0, 21.75, [pop], () => 50).left).toHaveLength(1);
   });
 });

@@ -47,10 +47,10 @@ export interface FramedWall {
 const headerParts = (sketch: Sketch, plan: WallPlan, o: PlacedOpening, depth: number): void => {
   const { axes, id, name } = plan;
   const z = o.bottom + o.height;
-  const reach = openingSide(o.width) - T;
+  const reach = openingSide(o) - T;
   const length = o.width + 2 * reach;
   const a = o.left - reach;
-  const h = headerHeight(o.width);
+  const h = headerHeight(o);
   const text = { name: `${name} header, ${o.kind}`, role: 'header' as const };
   if (h === T) {
     const item = plan.studItem ?? '2x4';
@@ -189,7 +189,7 @@ export const frameWall = (sketch: Sketch, plan: WallPlan): FramedWall => {
   for (const o of outerFirst(plan.openings)) {
     const right = o.left + o.width;
     const head = o.bottom + o.height;
-    const side = openingSide(o.width);
+    const side = openingSide(o);
     const reach = side - T;
     const low = o.from ?? T;
     const high = o.to ?? 'plate';
@@ -229,9 +229,7 @@ export const frameWall = (sketch: Sketch, plan: WallPlan): FramedWall => {
   for (let k = firstK; plan.layoutFrom + k * plan.spacing < to; k++) {
     const a = plan.layoutFrom + k * plan.spacing - T / 2;
     if (a < from + T || a + T > to - T) continue;
-    const here = plan.openings.filter(
-      (o) => a + T > o.left - openingSide(o.width) && a < o.left + o.width + openingSide(o.width),
-    );
+    const here = plan.openings.filter((o) => a + T > o.left - openingSide(o) && a < o.left + o.width + openingSide(o));
     if (here.length === 0) {
       vertical(a, T, 'plate', 'stud', 'stud');
       continue;
@@ -362,11 +360,11 @@ const frameBlockRow = (
     const wide = right.a - a;
     const inWay = plan.openings.some(
       (o) =>
-        a < o.left + o.width + openingSide(o.width) - T - 1e-6 &&
-        right.a > o.left - openingSide(o.width) + T + 1e-6 &&
+        a < o.left + o.width + openingSide(o) - T - 1e-6 &&
+        right.a > o.left - openingSide(o) + T + 1e-6 &&
         z + T / 2 > o.bottom - T - 1e-6 &&
         // Packers fill what is over a header.
-        (packed.has(o.id) || z - T / 2 < o.bottom + o.height + headerHeight(o.width) + 1e-6),
+        (packed.has(o.id) || z - T / 2 < o.bottom + o.height + headerHeight(o) + 1e-6),
     );
     if (wide < 1 || inWay) return;
     sketch.add(

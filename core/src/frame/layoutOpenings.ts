@@ -9,6 +9,8 @@ export interface OpeningWish {
   readonly height: number;
   readonly bottom: number;
   readonly leastHeight: number;
+  /** Nothing bears on the wall that it is in. */
+  readonly flat?: boolean;
   /** Extra wall it needs clear on each side, beyond its studs: channels of a sliding door. */
   readonly margin?: number;
   /** Least distance of its edges from the wall's ends, where what is fixed beside it must pass the corner boards. */
@@ -33,18 +35,35 @@ const STUD = 1.5;
 /** Widest opening that stands between two studs with two blocks, without jacks: nothing above it needs a header. Common practice, no source. */
 export const BLOCKED = 24;
 
-/** What the framing of an opening takes on each side: one stud where it is narrow, else a king and a jack. */
-export const openingSide = (width: number): number => (width <= BLOCKED ? STUD : 2 * STUD);
+/**
+ * Widest opening of a wall that bears nothing that stands between two studs under a flat 2×4. IRC R602.7.4 lets one span 8 ft; wider
+ * than this a door's leaves want jacks (from memory).
+ */
+export const FLAT_MOST = 48;
 
-/** Height of the header over a rough opening: flat 2×4 to 24 in, doubled 2×4 on edge to 48 in, doubled 2×6 beyond. */
-export const headerHeight = (width: number): number => (width <= 24 ? 1.5 : width <= 48 ? 3.5 : 5.5);
+/** What decides how an opening is framed: its width, and whether nothing above it needs a header. */
+export interface Span {
+  readonly width: number;
+  readonly flat?: boolean;
+}
+
+const isBlocked = ({ width, flat }: Span): boolean => width <= (flat === true ? FLAT_MOST : BLOCKED);
+
+/** What the framing of an opening takes on each side: one stud where it is narrow or nothing bears on it, else a king and a jack. */
+export const openingSide = (o: Span): number => (isBlocked(o) ? STUD : 2 * STUD);
+
+/**
+ * Height of the header over a rough opening: a flat 2×4 to 24 in and where nothing bears on it, doubled 2×4 on edge to 48 in, doubled
+ * 2×6 beyond.
+ */
+export const headerHeight = (o: Span): number => (isBlocked(o) ? 1.5 : o.width <= FLAT_MOST ? 3.5 : 5.5);
 
 /** True for an opening whose sill is the floor: the bottom plate is sawn out under it. */
 export const standsOnFloor = (o: { readonly bottom: number }): boolean => o.bottom < STUD - 1e-6;
 
 /** Top of the header over an opening. */
-export const headTop = (o: Pick<OpeningWish, 'bottom' | 'height' | 'width'>): number =>
-  o.bottom + o.height + headerHeight(o.width);
+export const headTop = (o: Pick<OpeningWish, 'bottom' | 'height' | 'width' | 'flat'>): number =>
+  o.bottom + o.height + headerHeight(o);
 
 /** Least height of what is packed between a header and a sill over it. */
 const PACKED = 0.5;
@@ -64,11 +83,8 @@ const bayIn = (o: PlacedOpening, w: OpeningWish, at: number): Pick<PlacedOpening
   if (o.within !== undefined) return undefined;
   const [low, high] = o.bottom < w.bottom ? [o, w] : [w, o];
   if (!OVER.has(high.kind) || !UNDER.has(low.kind)) return undefined;
-  const outer = openingSide(o.width);
-  const gaps = [
-    at - openingSide(w.width) - (o.left - outer),
-    o.left + o.width + outer - (at + w.width + openingSide(w.width)),
-  ];
+  const outer = openingSide(o);
+  const gaps = [at - openingSide(w) - (o.left - outer), o.left + o.width + outer - (at + w.width + openingSide(w))];
   const over = w.bottom - STUD - headTop(o);
   if (gaps.every(apart) && (Math.abs(over) < 1e-6 || over > PACKED)) return { from: headTop(o) };
   // Below the sill the other's jacks stand too: they serve as studs of what is under it.
@@ -87,7 +103,7 @@ export interface OpeningLayout {
 const sixteenth = (n: number): number => Math.round(n * 16) / 16;
 
 /** What an opening takes on each side with its studs and what slides beside it. */
-const sideOf = (w: OpeningWish): number => openingSide(w.width) + (w.margin ?? 0);
+const sideOf = (w: OpeningWish): number => openingSide(w) + (w.margin ?? 0);
 
 /** Free stretches of a wall between openings that are pinned, ends included. */
 const freeStretches = (from: number, to: number, pinned: readonly PlacedOpening[]): (readonly [number, number])[] => {
@@ -120,10 +136,9 @@ export const layoutOpenings = (
   const lowered: OpeningWish[] = [];
   const left: OpeningWish[] = [];
   const settle = (wish: OpeningWish, place: number, bay: Pick<PlacedOpening, 'within' | 'from' | 'to'> = {}): void => {
-    const reach = openingSide(wish.width) - STUD;
+    const reach = openingSide(wish) - STUD;
     const top =
-      Math.min(ceiling(place - reach), ceiling(place + wish.width + reach), bay.to ?? Infinity) -
-      headerHeight(wish.width);
+      Math.min(ceiling(place - reach), ceiling(place + wish.width + reach), bay.to ?? Infinity) - headerHeight(wish);
     const most = Math.floor((top - wish.bottom) * 16) / 16;
     if (most < wish.leastHeight) left.push(wish);
     else {
@@ -216,7 +231,7 @@ const CATCH = 5;
 
 /** The place nearest to the one wished for, within reach, at which one of an opening's outer studs is one of the wall's own. */
 const onStud = (w: OpeningWish, at: number, reach: number, spacing: number): number => {
-  const side = openingSide(w.width);
+  const side = openingSide(w);
   const places = [at - side, at + w.width + side - STUD].map((stud) => {
     const line = Math.round((stud + STUD / 2) / spacing) * spacing - STUD / 2;
     return at + line - stud;

@@ -34,10 +34,12 @@ describe('a wall as it is framed', () => {
 describe('snapping', () => {
   const studs = [0, 15.25, 31.25, 47.25, 63.25, 79.25, 94.5];
   /** One that stands between others, and one that others stand against. */
-  const wall = { length: 96, corner: 0, between: true, studs };
-  const long = { length: 96, corner: 4.5, between: false, studs };
+  const wall = { length: 96, corner: 0, between: true, flat: false, studs };
+  const long = { length: 96, corner: 4.5, between: false, flat: false, studs };
   it('takes a stud for a king when it is near: 15 1/4 and 3 in of king and jack, or the stud alone where it is narrow', () => {
     expect(snapLeft(18.9, 30, wall)).toBe(18.25);
+    // Where no rafter bears a stud alone does for a wide one as well.
+    expect(snapLeft(17.2, 30, { ...wall, flat: true })).toBe(16.75);
     expect(snapLeft(17.5, 30, wall)).toBe(18.25);
     expect(snapLeft(17.2, 20, wall)).toBe(16.75);
   });

@@ -15,6 +15,8 @@ export interface WallLayout {
   readonly corner: number;
   /** Its own end studs may serve an opening: true of walls that stand between others. */
   readonly between: boolean;
+  /** No rafter bears on it: its openings want no jacks. */
+  readonly flat: boolean;
   readonly studs: readonly number[];
 }
 
@@ -52,6 +54,7 @@ export const wallLayout = (build: Build, side: Side): WallLayout | undefined => 
     length: tape ? start * 2 + tape.length : 0,
     corner: level ? depth + 1 : start,
     between: !level,
+    flat: assembly.bearsNothing === true,
     studs,
   };
 };
@@ -66,9 +69,9 @@ const CATCH = 1;
 export const snapLeft = (
   left: number,
   width: number,
-  wall: Pick<WallLayout, 'length' | 'studs' | 'corner' | 'between'>,
+  wall: Pick<WallLayout, 'length' | 'studs' | 'corner' | 'between' | 'flat'>,
 ): number => {
-  const side = openingSide(width);
+  const side = openingSide({ width, flat: wall.flat });
   const [least, most] = edgesOf(width, wall);
   const kings = wall.studs.flatMap((s) => [s + side, s + 1.5 - side - width]);
   const near = kings
@@ -86,9 +89,9 @@ export const snapLeft = (
 /** The least and the greatest place of an opening's left edge on a wall. */
 const edgesOf = (
   width: number,
-  { length, corner, between }: Pick<WallLayout, 'length' | 'corner' | 'between'>,
+  { length, corner, between, flat }: Pick<WallLayout, 'length' | 'corner' | 'between' | 'flat'>,
 ): readonly [number, number] => {
-  const side = openingSide(width);
+  const side = openingSide({ width, flat });
   const least = between ? corner + side : Math.max(corner, side + 1.5);
   return [least, length - width - least];
 };
@@ -155,10 +158,11 @@ const freeId = (spec: Spec, kind: OpeningKind): string => {
 
 /** Where on a wall a new fitting finds room: the middle of the widest free stretch, snapped. */
 export const findRoom = (build: Build, wall: WallLayout, width: number): number => {
-  const side = openingSide(width);
+  const sideOf = (w: number): number => openingSide({ width: w, flat: wall.flat });
+  const side = sideOf(width);
   const stands = build.openings
     .filter((o) => o.assembly === wall.assembly)
-    .map((o) => [o.left - openingSide(o.width), o.left + o.width + openingSide(o.width)] as const)
+    .map((o) => [o.left - sideOf(o.width), o.left + o.width + sideOf(o.width)] as const)
     .sort((p, q) => p[0] - q[0]);
   const [least] = edgesOf(width, wall);
   const edge = least - side;
@@ -230,11 +234,12 @@ export const newFitting = (spec: Spec, build: Build, side: Side, kind: OpeningKi
   const usual = { id: freeId(spec, kind), kind, style: FITTING_STYLES[kind][0] as Fitting['style'], wall: side };
   const first = findRoom(build, wall, width);
   const [least, most] = edgesOf(width, wall);
+  const sideOf = (w: number): number => openingSide({ width: w, flat: wall.flat });
   // Only where its studs meet no other's is it worth framing the wall anew.
   const taken = build.openings
     .filter((o) => o.assembly === wall.assembly)
-    .map((o) => [o.left - openingSide(o.width), o.left + o.width + openingSide(o.width)] as const);
-  const reach = openingSide(width);
+    .map((o) => [o.left - sideOf(o.width), o.left + o.width + sideOf(o.width)] as const);
+  const reach = sideOf(width);
   const free = (at: number): boolean =>
     taken.every(([a, b]) => at + width + reach <= a + 1e-6 || at - reach >= b - 1e-6);
   const places = [first].filter(free);

@@ -141,6 +141,8 @@ export interface Assembly {
   readonly tapes: readonly Tape[];
   /** Which assembly it is fixed to, and how. */
   readonly joins?: { readonly to: string; readonly how: string };
+  /** A wall that no rafter bears on. */
+  readonly bearsNothing?: boolean;
   /** Station that builds it. */
   readonly site?: boolean;
   /** In a mirrored build: the width that its face was turned in. */

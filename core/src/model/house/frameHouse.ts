@@ -357,11 +357,12 @@ export const frameHouse = (sketch: Sketch, given: HouseParams, s: HouseSetting):
           spacing: p.rafterSpacing,
           part: `${roof.kind === 'lean' ? 'roof' : 'roof-back'}/rafter-1`,
         },
-        ...(doorOpening
+        // A flat 2×4 in an end wall carries nothing but its cladding.
+        ...(doorOpening && doorOpening.o.flat !== true
           ? [
               {
                 what: 'header' as const,
-                item: headerHeight(doorOpening.o.width) === 5.5 ? '2x6' : '2x4',
+                item: headerHeight(doorOpening.o) === 5.5 ? '2x6' : '2x4',
                 span: doorOpening.o.width,
                 spacing: D / 2,
                 part: `${doorOpening.side}-wall/${doorOpening.o.id}/header-1`,

@@ -78,7 +78,7 @@ const noteDoor = (sketch: Sketch, plan: InnerWallPlan, layout: OpeningLayout, ce
     where,
     severity: 'stop',
     what: `An inner door ${left.width}″ wide does not fit in the inner wall.`,
-    why: 'It needs a king and a jack stud on each side inside the wall’s own studs, and its header under the plate; it was left out.',
+    why: 'It needs its studs inside the wall’s own, and its header under the plate; it was left out.',
     fix:
       widest === undefined
         ? { label: 'No inner wall', patch: { innerWall: false } }
@@ -117,6 +117,8 @@ export const frameInnerWall = (
       width: plan.door.width,
       height: plan.door.height,
       bottom: sillFor(plan.door.threshold),
+      // It stands across the ridge: no rafter bears on it.
+      flat: true,
       leastHeight: 40,
     },
     ...(n > 0
@@ -128,6 +130,7 @@ export const frameInnerWall = (
             height: 12,
             bottom: plan.nestBottom,
             leastHeight: 10,
+            flat: true,
           },
         ]
       : []),

@@ -72,7 +72,7 @@ export const wallName = (roof: HouseRoof, side: Side): string =>
 export const mayMeet = (z: number, openings: readonly PlacedOpening[]): boolean =>
   openings.every((o) => {
     const top = o.bottom + o.height;
-    const head = headerHeight(o.width);
+    const head = headerHeight(o);
     const clear = z < o.bottom - 2.5 || z > top + head + 1;
     const across = z > o.bottom + 0.5 && z < top - 0.5;
     const onHeader = head >= 3.5 && z > top + 0.5 && z < top + head - 0.5;
@@ -221,6 +221,7 @@ export const frameHouseWalls = (
       kind: 'wall',
       face: faceOf(axes),
       flat: true,
+      ...(level ? {} : { bearsNothing: true }),
       ...(level || gable ? { square: { width: level ? wide : wide - 2 * wall, height } } : {}),
       tapes: [framed.tape],
       joins: {

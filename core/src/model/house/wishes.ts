@@ -9,7 +9,7 @@ import {
   openingSide,
   WALL,
 } from '../../frame/index.ts';
-import type { FitsIn, OpeningWish, PlacedOpening, Sketch } from '../../frame/index.ts';
+import type { FitsIn, OpeningWish, Span, PlacedOpening, Sketch } from '../../frame/index.ts';
 import { BOUGHT, findBought, largestBought } from '../../stock/index.ts';
 import { sidingTop } from './roof.ts';
 import type { HouseRoof } from './roof.ts';
@@ -27,7 +27,10 @@ const CHANNELS = 3.25;
 const CHANNELS_IN = 7;
 const LID_IN = 4.5;
 /** A nest's lid stands over on both sides: as much wall as a king and a jack take. */
-const lidSide = (width: number): number => 3 - openingSide(width);
+const lidSide = (o: Span): number => 3 - openingSide(o);
+
+/** Rafters bear on the front and the back; the ends carry nothing but themselves. */
+const isEnd = (wall: Side | 'none'): boolean => wall === 'left' || wall === 'right';
 
 interface Wish {
   readonly wall: Side;
@@ -68,7 +71,7 @@ const TO_FLOOR: ReadonlySet<Fitting['kind']> = new Set(['people door', 'clean-ou
 const wishesOf = (p: HouseParams, roof: HouseRoof, plates: 1 | 2): Wish[] => {
   const out: Wish[] = [];
   const add = (wall: Side | 'none', wish: OpeningWish): void => {
-    if (wall !== 'none') out.push({ wall, wish });
+    if (wall !== 'none') out.push({ wall, wish: { ...wish, flat: isEnd(wall) } });
   };
   const sill = sillFor(p.threshold);
   add(
@@ -103,7 +106,7 @@ const wishesOf = (p: HouseParams, roof: HouseRoof, plates: 1 | 2): Wish[] => {
       height: NEST_HOLE,
       bottom: p.nestBottom,
       leastHeight: 10,
-      margin: lidSide(nestRowWidth(p.nestCount, p.nestWidth)),
+      margin: lidSide({ width: nestRowWidth(p.nestCount, p.nestWidth), flat: isEnd(p.nestWall) }),
       ends: LID_IN,
     });
   if (p.windowWall !== 'none') {
@@ -124,7 +127,11 @@ const wishesOf = (p: HouseParams, roof: HouseRoof, plates: 1 | 2): Wish[] => {
   if (p.cleanOutWall !== 'none') {
     const doors = p.cleanOutStyle === 'doors';
     // Doors reach up to what their header leaves under a single or doubled plate.
-    const most = plateTop(roof, p.cleanOutWall) - plates * T - headerHeight(p.cleanOutWidth) - T;
+    const most =
+      plateTop(roof, p.cleanOutWall) -
+      plates * T -
+      headerHeight({ width: p.cleanOutWidth, flat: isEnd(p.cleanOutWall) }) -
+      T;
     add(p.cleanOutWall, {
       id: 'clean-out',
       kind: 'clean-out',
@@ -160,13 +167,14 @@ const pinned = (f: Fitting): Wish => ({
     width: f.width,
     height: f.height,
     // An opening stands on the plate or clear of it by a sill; a nest row's ledger always wants the sill.
+    flat: isEnd(f.wall),
     bottom: f.kind === 'nest' ? Math.max(2 * T, f.bottom) : Math.max(TO_FLOOR.has(f.kind) ? 0 : T, sillFor(f.bottom)),
     leastHeight: Math.min(f.height, LEAST[f.kind]),
     at: f.left,
     ...(f.kind === 'pop door'
       ? { margin: CHANNELS, ends: CHANNELS_IN }
       : f.kind === 'nest'
-        ? { margin: lidSide(f.width), ends: LID_IN }
+        ? { margin: lidSide({ width: f.width, flat: isEnd(f.wall) }), ends: LID_IN }
         : {}),
   }),
 });
@@ -212,7 +220,7 @@ const leftOutWhy = (o: OpeningWish, zone: FitsIn): string => {
   if (o.unit !== undefined && o.at === undefined)
     return `It comes in its frame and wants a rough opening of ${o.width} × ${o.height}″, with its header under the plate; it was left out.`;
   if (o.at === undefined) {
-    const studs = openingSide(o.width) === 3 ? 'a king and a jack stud' : 'a stud';
+    const studs = openingSide(o) === 3 ? 'a king and a jack stud' : 'a stud';
     return `It needs ${o.width}″ with ${studs} on each side beside what else stands there, and ${o.leastHeight}″ of height; it was left out.`;
   }
   const near = findNearestPlace(zone, o);

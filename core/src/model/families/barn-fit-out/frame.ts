@@ -365,7 +365,7 @@ export const frameBarnFitOut = (p: BarnFitOutParams, fittings: readonly Fitting[
           ? [
               {
                 what: 'header' as const,
-                item: headerHeight(way.width) === 5.5 ? '2x6' : '2x4',
+                item: headerHeight(way) === 5.5 ? '2x6' : '2x4',
                 span: way.width,
                 spacing: L / 2,
                 part: 'front-wall/door/header-1',
