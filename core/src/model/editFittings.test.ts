@@ -39,7 +39,7 @@ describe('snapping', () => {
   it('takes a stud for a king when it is near: 15 1/4 and 3 in of king and jack, or the stud alone where it is narrow', () => {
     expect(snapLeft(18.9, 30, wall)).toBe(18.25);
     // Where no rafter bears a stud alone does for a wide one as well.
-    expect(snapLeft(17.2, 30, { ...wall, flat: true })).toBe(16.75);
+    expect(snapLeft(16.6, 30, { ...wall, flat: true })).toBe(16.75);
     expect(snapLeft(17.5, 30, wall)).toBe(18.25);
     expect(snapLeft(17.2, 20, wall)).toBe(16.75);
   });
