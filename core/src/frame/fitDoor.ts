@@ -1,7 +1,10 @@
 import { rectangle } from '../geometry/index.ts';
+import type { Pt } from '../geometry/index.ts';
 import { alongLine, driven } from '../join/index.ts';
 import { faceOf } from './axes.ts';
 import type { Axes } from './axes.ts';
+import { fitLeafPop, leastLeaf, popHole, popTop } from './fitLeafPop.ts';
+import type { LeafPop } from './fitLeafPop.ts';
 import { boxPart, polyPart } from './makePart.ts';
 import type { PlacedOpening } from './layoutOpenings.ts';
 import type { Sketch } from './sketch.ts';
@@ -33,18 +36,20 @@ export interface DoorPlan {
   readonly inset?: number;
   /** Clear sheet in the upper panel of a single leaf. */
   readonly glass?: boolean;
+  /** A pop door in the leaf, of a single one that is wide enough. */
+  readonly pop?: LeafPop;
 }
 
 /** One leaf: stiles and rails of 1×4, or 1×2 where it is small, behind its skin. */
 export const frameLeaf = (
   sketch: Sketch,
-  plan: Pick<DoorPlan, 'id' | 'name' | 'axes' | 'skin' | 'inset' | 'glass'>,
+  plan: Pick<DoorPlan, 'id' | 'name' | 'axes' | 'skin' | 'inset' | 'glass' | 'pop'>,
   tag: string,
   a0: number,
   z0: number,
   wide: number,
   high: number,
-): void => {
+): { readonly popHole?: readonly Pt[]; readonly upTo: number } => {
   const { axes, id, name, skin } = plan;
   const t = plan.inset ?? 0;
   const small = skin.role === 'glazing' || wide < 2 * STILE + 3 || high < 2 * STILE + 0.5;
@@ -54,6 +59,11 @@ export const frameLeaf = (
   const railAt = (i: number): number => z0 + ((high - stile) * i) / (rails - 1);
   // The panel between the two upper rails, where there is enough of it to see through.
   const panel = rectangle(a0 + stile, railAt(rails - 2) + stile, a0 + wide - stile, railAt(rails - 1));
+  const popped =
+    plan.pop && wide >= leastLeaf(plan.pop) && popTop(plan.pop, z0) <= railAt(1)
+      ? popHole(plan.pop, a0, z0, wide)
+      : undefined;
+  const holes = popped ? [popped] : [];
   const seen = plan.glass === true && !small && wide - 2 * stile >= LEAST_GLASS;
   if (seen)
     sketch.add(
@@ -81,7 +91,7 @@ export const frameLeaf = (
       rectangle(a0, z0, a0 + wide, z0 + high),
       t - skin.thickness,
       skin.thickness,
-      { grain: wide > 48 ? 'u' : 'v', ...(seen ? { holes: [panel] } : {}) },
+      { grain: wide > 48 ? 'u' : 'v', holes: seen ? [...holes, panel] : holes },
     ),
     boxPart(
       axes,
@@ -111,6 +121,7 @@ export const frameLeaf = (
         'a',
       ),
     );
+  return { ...(popped ? { popHole: popped } : {}), upTo: railAt(1) };
 };
 
 /**
@@ -121,7 +132,7 @@ export const frameLeaf = (
 export const fitDoor = (
   sketch: Sketch,
   plan: DoorPlan,
-): { readonly clearWidth: number; readonly clearHeight: number } => {
+): { readonly clearWidth: number; readonly clearHeight: number; readonly popped: boolean } => {
   const { axes, id, name, opening: o } = plan;
   const a0 = o.left + DOOR_GAP;
   const z0 = o.bottom + DOOR_GAP;
@@ -137,10 +148,13 @@ export const fitDoor = (
       what: `A Dutch door ${o.height}″ high is too low to be parted.`,
       why: `Its halves would be slats, not leaves, under ${DUTCH_LEAST}″; it was drawn with one leaf.`,
     });
+  // Only a leaf that stands whole takes a pop door.
+  const { pop, ...bare } = plan;
+  let leaf: ReturnType<typeof frameLeaf> | undefined;
   if (style === 'double') {
-    const leaf = (wide - DOOR_GAP) / 2;
-    frameLeaf(sketch, plan, 'left-', a0, z0, leaf, high);
-    frameLeaf(sketch, plan, 'right-', a0 + leaf + DOOR_GAP, z0, leaf, high);
+    const half = (wide - DOOR_GAP) / 2;
+    frameLeaf(sketch, bare, 'left-', a0, z0, half, high);
+    frameLeaf(sketch, bare, 'right-', a0 + half + DOOR_GAP, z0, half, high);
     sketch.add(
       boxPart(
         axes,
@@ -153,9 +167,9 @@ export const fitDoor = (
     );
   } else if (style === 'dutch') {
     const lower = Math.round((high - DOOR_GAP) * 0.55 * 16) / 16;
-    frameLeaf(sketch, plan, 'lower-', a0, z0, wide, lower);
-    frameLeaf(sketch, plan, 'upper-', a0, z0 + lower + DOOR_GAP, wide, high - lower - DOOR_GAP);
-  } else frameLeaf(sketch, plan, '', a0, z0, wide, high);
+    frameLeaf(sketch, bare, 'lower-', a0, z0, wide, lower);
+    frameLeaf(sketch, bare, 'upper-', a0, z0 + lower + DOOR_GAP, wide, high - lower - DOOR_GAP);
+  } else leaf = frameLeaf(sketch, plan, '', a0, z0, wide, high);
   const deep = Math.min(STOP, (plan.wall ?? 3.5) - BOARD);
   const stop = {
     name: `${name} stop`,
@@ -219,5 +233,6 @@ export const fitDoor = (
     hang('stile-1');
     shut('stile-2', high > 40 ? 2 : 1);
   }
-  return { clearWidth: o.width - 2 * BOARD, clearHeight: o.height - BOARD };
+  if (pop && leaf?.popHole) fitLeafPop(sketch, { ...bare, leaf: [a0, z0] }, pop, leaf.popHole, leaf.upTo);
+  return { clearWidth: o.width - 2 * BOARD, clearHeight: o.height - BOARD, popped: leaf?.popHole !== undefined };
 };

@@ -18,6 +18,7 @@ export * from './frameRafterTies.ts';
 export * from './fitBought.ts';
 export * from './fitDoor.ts';
 export * from './fitGate.ts';
+export * from './fitLeafPop.ts';
 export * from './fitPopDoor.ts';
 export * from './fitNestRow.ts';
 export * from './fitRamp.ts';

@@ -133,7 +133,13 @@ const STRANGERS: ReadonlySet<string> = new Set(
   ).flatMap(([a, b]) => [`${a} ${b}`, `${b} ${a}`]),
 );
 
-const mayJoin = (a: PartDraft, b: PartDraft): boolean => !STRANGERS.has(`${layerOf(a)} ${layerOf(b)}`);
+const isChannel = (p: PartDraft): boolean => p.role === 'channel';
+
+const mayJoin = (a: PartDraft, b: PartDraft): boolean =>
+  !STRANGERS.has(`${layerOf(a)} ${layerOf(b)}`) ||
+  // A pop door may slide on a leaf.
+  (isChannel(a) && layerOf(b) === 'leaf') ||
+  (isChannel(b) && layerOf(a) === 'leaf');
 
 /** What there is to know of how some parts meet. */
 export const lookAt = (parts: readonly PartDraft[], joinery: Joinery): Scene => {

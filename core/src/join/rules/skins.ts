@@ -113,7 +113,9 @@ export const overRule: JoineryRule = (c, scene) => {
   const plateOnFloor = c.a.role === 'plate' && c.b.role === 'floor';
   if (strip !== 'over' && strip !== 'on' && !plateOnFloor) return undefined;
   if (c.a.role === 'roost' || c.a.role === 'ramp') return undefined;
-  if ((layerOf(c.b) !== 'sheet' && !onMesh) || !isOnFace(c.b, c)) return undefined;
+  // A pop door's channels on the skin of a leaf go through it into the leaf's members.
+  const onLeaf = c.a.role === 'channel' && layerOf(c.b) === 'leaf' && findItem(c.b.item).kind !== 'lumber';
+  if ((layerOf(c.b) !== 'sheet' && !onMesh && !onLeaf) || !isOnFace(c.b, c)) return undefined;
   // A droppings board lies loose on its cleats, to be lifted out and scraped.
   if (c.a.role === 'cleat' && c.b.role === 'liner' && Math.abs(c.normal[2]) > 0.7)
     return draft(c, 'rests', { parts: [c.b.id, c.a.id] });

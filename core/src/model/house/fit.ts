@@ -1,5 +1,15 @@
 import type { Fitting, Side } from '../../unit/index.ts';
-import { cladding, fitBought, meshWindow, fitDoor, fitNestRow, fitPopDoor, fitWindow } from '../../frame/index.ts';
+import {
+  cladding,
+  DOOR_GAP,
+  fitBought,
+  leastLeaf,
+  meshWindow,
+  fitDoor,
+  fitNestRow,
+  fitPopDoor,
+  fitWindow,
+} from '../../frame/index.ts';
 import type { Axes, PlacedOpening, Sketch } from '../../frame/index.ts';
 import { findBought, findMesh, findSheet } from '../../stock/index.ts';
 import type { HouseRoof } from './roof.ts';
@@ -41,6 +51,25 @@ const outsideTop = (roof: HouseRoof, side: Side, from: number, to: number, beyon
     ? sidingTop(roof, side, beyond)
     : Math.min(roof.under(depthAt(roof.depth, side, from)), roof.under(depthAt(roof.depth, side, to)));
 
+/** Says why no leaf takes the pop door, and what would. */
+const notePopInDoor = (sketch: Sketch, p: HouseParams): void => {
+  const least = leastLeaf({ width: p.popWidth }) + 2 * DOOR_GAP;
+  const single = p.doorStyle === 'single' && p.doorWall !== 'none';
+  sketch.note({
+    code: 'pop-not-in-leaf',
+    where: ['people-door/skin', 'front-wall/top-plate'],
+    severity: 'stop',
+    what: single
+      ? `A door ${p.doorWidth}″ wide has no room for a pop door in its leaf.`
+      : 'There is no door of one leaf for the pop door to be in.',
+    why: `It stands between two members of its own beside the stiles: that takes a rough width of ${Math.ceil(least * 2) / 2}″, and a rail over it; it was left out.`,
+    fix:
+      single && p.doorWidth < least && least < 46
+        ? { label: `Make the door ${Math.ceil(least * 2) / 2}″ wide`, patch: { doorWidth: Math.ceil(least * 2) / 2 } }
+        : { label: 'Put it in a wall', patch: { popInDoor: false } },
+  });
+};
+
 /** Fits doors, windows, pop doors, nests and clean-outs into the openings that were framed for them. */
 export const fitHouse = (
   sketch: Sketch,
@@ -64,6 +93,7 @@ export const fitHouse = (
   const nests: HouseFittings['nests'][number][] = [];
   const pops: HouseFittings['pops'][number][] = [];
   let windowArea = 0;
+  let inLeaf = false;
   for (const side of SIDES)
     for (const o of setting.placed[side]) {
       const id = ASSEMBLY[o.id] ?? o.id;
@@ -99,7 +129,11 @@ export const fitHouse = (
             joins,
             wall: setting.wall,
             style: o.style === 'double' || o.style === 'dutch' ? o.style : 'single',
+            ...(o.id === 'door' && p.popInDoor
+              ? { pop: { id: 'pop-door', width: p.popWidth, height: p.popHeight, motor: p.popMotor } }
+              : {}),
           });
+          if (way.popped) inLeaf = true;
           if (o.kind === 'people door') {
             ways.push({ id, wall: side, clearWidth: way.clearWidth, clearHeight: way.clearHeight, bottom: o.bottom });
             if (p.insideRelease)
@@ -180,5 +214,6 @@ export const fitHouse = (
         }
       }
     }
+  if (p.popInDoor && !inLeaf) notePopInDoor(sketch, p);
   return { ways, nests, windowArea, pops };
 };

@@ -182,6 +182,14 @@ export const houseParams = (table: HouseTable): readonly ParamDef[] => {
     length('popWidth', 'Pop door, width', 'Openings', [9, 14], { showWhen: standing('popWall') }),
     length('popHeight', 'Pop door, height', 'Openings', [11, 16], { showWhen: standing('popWall') }),
     flag('popMotor', 'Motor on pop door', 'Openings'),
+    ...(table.bought
+      ? [
+          flag('popInDoor', 'Pop door in the leaf', 'Openings', 'In the leaf of the people door, not in a wall.', [
+            standing('doorWall'),
+            { key: 'doorStyle', is: ['single'] },
+          ]),
+        ]
+      : []),
     wall('cleanOutWall', 'Clean-out in', 'Openings', 'No clean-out'),
     choice(
       'cleanOutStyle',

@@ -25,6 +25,8 @@ export interface HouseParams {
   readonly popWidth: number;
   readonly popHeight: number;
   readonly popMotor: boolean;
+  /** In the leaf of the people door instead of a wall. */
+  readonly popInDoor: boolean;
   readonly nestWall: Side | 'none';
   /** A row that hangs outside and how it opens, or one inside that lifts off its ledger. */
   readonly nestStyle: 'outside lid' | 'drop front' | 'inside';
@@ -82,6 +84,7 @@ export const USUAL_HOUSE: Omit<HouseParams, 'length' | 'depth'> = {
   popWidth: 11,
   popHeight: 13,
   popMotor: false,
+  popInDoor: false,
   nestWall: 'right',
   nestStyle: 'outside lid',
   nestCount: 2,

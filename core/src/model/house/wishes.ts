@@ -86,7 +86,7 @@ const wishesOf = (p: HouseParams, roof: HouseRoof, plates: 1 | 2): Wish[] => {
       leastHeight: 20,
     }),
   );
-  add(p.popWall, {
+  add(p.popInDoor ? 'none' : p.popWall, {
     id: 'pop',
     kind: 'pop door',
     style: p.popMotor ? 'motor' : 'sliding',
