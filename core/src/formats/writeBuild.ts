@@ -27,6 +27,7 @@ export const writeBuild = (build: Build) => {
           ? part.cuts
           : (['start', 'end'] as const).map((end) => ({ end, kind: 'square' as const, angle: 0 })),
       ...(part.notches.length > 0 ? { notches: part.notches } : {}),
+      ...(part.sawnOut ? { sawnOut: part.sawnOut } : {}),
       assembly: part.assembly,
     })),
     bounds: { low: point(bounds.low), high: point(bounds.high), size: point(bounds.size) },

@@ -1,3 +1,4 @@
+import { printHalf } from '../stock/index.ts';
 import type { Bought } from '../stock/index.ts';
 import { faceOf } from './axes.ts';
 import type { Axes } from './axes.ts';
@@ -37,7 +38,7 @@ export const fitBought = (
         name: `${name}, bought`,
         role: 'unit',
         item: unit.key,
-        notches: [`rough opening ${o.width} × ${o.height} in`],
+        notches: [`rough opening ${printHalf(o.width)} × ${printHalf(o.height)} in`],
       },
       [o.left, -plan.out, o.bottom],
       [o.width, unit.depth, o.height],

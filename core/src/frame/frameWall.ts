@@ -296,9 +296,9 @@ const addPlate = (
     from: o.left + o.width,
     to: later[i]?.left ?? to,
   }));
-  const sawn = [first, ...later].map((o) => `${o.width}″ at ${o.left - from}″`).join(', ');
+  const sawn = [first, ...later].map((o) => `${o.width}″ under the ${o.kind}`).join(', ');
   const left = place(
-    { notches: [`runs through; sawn out ${sawn} once the wall stands`], sawnOut: rests.map((r) => r.id) },
+    { notches: [`runs through; sawn out once the wall stands: ${sawn}`], sawnOut: rests.map((r) => r.id) },
     from,
     first.left,
   );

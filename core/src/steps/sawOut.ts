@@ -1,4 +1,3 @@
-import { printLength } from '../measure/index.ts';
 import type { Assembly, Part } from '../unit/index.ts';
 import type { Step } from './types.ts';
 
@@ -21,10 +20,7 @@ export const sawOutStep = (
     title: `Saw the plate of the ${a.name} out`,
     text: [
       `${gaps === 1 ? 'One stretch' : `${gaps} stretches`}, flush with the studs on both sides: ${plates
-        .map(
-          (p) =>
-            `${p.mark}, ${printLength(p.length)} long, ${(p.notches[0] ?? '').replace(/^.*sawn out (.*) once.*$/, '$1')}`,
-        )
+        .map((p) => `of ${p.mark} ${(p.notches[0] ?? '').replace(/^.*: /, '')}`)
         .join('; ')}.`,
       'Only now that the wall is nailed down: until then the plate keeps its studs apart. Look for nails in the cut first.',
     ],

@@ -73,4 +73,7 @@ export const largestBought = (kind: Bought['kind'], width: number, height: numbe
 
 /** A bought door or window as it is chosen: leaf or frame, and its rough opening. */
 export const printRough = (b: Bought): string =>
-  `${b.name.replace(/ in .*$/, ' in')}, rough ${b.width} × ${b.height} in`;
+  `${b.name.replace(/ in .*$/, ' in')}, rough ${printHalf(b.width)} × ${printHalf(b.height)} in`;
+
+/** A length in whole or half inches as a catalogue prints it. */
+export const printHalf = (n: number): string => (Number.isInteger(n) ? String(n) : `${Math.floor(n)}½`);

@@ -563,7 +563,7 @@ export interface components {
     /** @description Something judged wrong or improvable, with the mend that one click makes. */
     readonly Finding: import('@rubbet/core/check').Finding;
     /**
-     * @description How a part comes to its length.
+     * @description How a part comes to its length. What is sawn in place is the rest of a longer piece: it has no cut of its own.
      * @enum {string}
      */
     readonly Fit: import('@rubbet/core/unit').Fit;

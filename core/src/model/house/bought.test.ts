@@ -52,7 +52,7 @@ describe('doors and windows that are bought', () => {
     const { b, spec } = make({ wallHeight: 84, doorStyle: 'bought', doorUnit: 'door-36x80' });
     const [note] = b.notes;
     expect(note).toMatchObject({ code: 'door-left-out', severity: 'stop' });
-    expect(note?.why).toContain('38.5 × 82.5');
+    expect(note?.why).toContain('38½ × 82½');
     expect(note?.fix?.patch).toEqual({ doorUnit: 'door-36x72' });
     const mended = { ...spec, params: { ...spec.params, ...note?.fix?.patch } };
     expect(checkBuild(buildSpec(mended), mended).filter((f) => f.severity === 'stop')).toEqual([]);

@@ -10,7 +10,7 @@ import {
   WALL,
 } from '../../frame/index.ts';
 import type { FitsIn, OpeningWish, Span, PlacedOpening, Sketch } from '../../frame/index.ts';
-import { BOUGHT, findBought, largestBought } from '../../stock/index.ts';
+import { BOUGHT, findBought, largestBought, printHalf } from '../../stock/index.ts';
 import { sidingTop } from './roof.ts';
 import type { HouseRoof } from './roof.ts';
 import type { HouseParams } from './types.ts';
@@ -218,7 +218,7 @@ const leftOutFix = (o: OpeningWish, p: HouseParams, zone: FitsIn): FrameNote['fi
 /** Why an opening was left out, with what would stand. */
 const leftOutWhy = (o: OpeningWish, zone: FitsIn): string => {
   if (o.unit !== undefined && o.at === undefined)
-    return `It comes in its frame and wants a rough opening of ${o.width} × ${o.height}″, with its header under the plate; it was left out.`;
+    return `It comes in its frame and wants a rough opening of ${printHalf(o.width)} × ${printHalf(o.height)}″, with its header under the plate; it was left out.`;
   if (o.at === undefined) {
     const studs = openingSide(o) === 3 ? 'a king and a jack stud' : 'a stud';
     return `It needs ${o.width}″ with ${studs} on each side beside what else stands there, and ${o.leastHeight}″ of height; it was left out.`;
