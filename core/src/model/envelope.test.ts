@@ -10,6 +10,7 @@ import { buildSpec, parseSpec } from './spec.ts';
 /** Fine enough that no sloping mesh is stepped through; half an inch does where all that slopes is of wood. */
 const CELL = 0.375;
 const COARSE = 0.5;
+const FINE = 0.25;
 const WOODEN = new Set(['raised-lean-to', 'raised-gable', 'skid-house', 'panel-kit', 'walk-in', 'barn-fit-out']);
 
 /** Where a bar gets out, to the inch. */
@@ -93,7 +94,9 @@ const placesIn = (b: Build): (readonly [number, number, number])[] => {
 const leakOf = (family: string, b: Build): readonly number[] | undefined => {
   for (const place of placesIn(b))
     try {
-      return floodEnvelope(b, place, WOODEN.has(family) ? COARSE : CELL)?.map(Math.round);
+      // A coarse grid may step over a corner: what it finds a finer one must find too.
+      const coarse = floodEnvelope(b, place, WOODEN.has(family) ? COARSE : CELL);
+      return coarse && floodEnvelope(b, place, FINE)?.map(Math.round);
     } catch (error) {
       if (!(error instanceof Error && error.message.includes('is not free'))) throw error;
     }
