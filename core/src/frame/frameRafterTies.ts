@@ -79,7 +79,13 @@ export const frameRafterTies = (sketch: Sketch, plan: TiePlan): RoofThrust => {
   const sniped = ring.length > 4;
   const down = sniped ? (ring[3] as Pt)[1] - (ring[2] as Pt)[1] : 0;
   const sixteenth = (n: number): number => Math.round(n * 16) / 16;
-  const standing = sketch.parts.flatMap((p) => findPieces(p.shape, p.place).map((piece) => ({ piece, of: p })));
+  // Only what stands at the ties' own height can be in their way.
+  const [low, high] = [0, 1].map(
+    (k) => plan.axes.origin[2] + (k === 0 ? Math.min : Math.max)(...ring.map((p) => p[1])),
+  ) as [number, number];
+  const standing = sketch.parts
+    .flatMap((p) => findPieces(p.shape, p.place))
+    .filter((piece) => piece.low[2] < high && piece.high[2] > low);
   const last = places.length - 1;
   const mirrored = (i: number): number => last - i + 1;
   let made = 0;
@@ -110,11 +116,11 @@ export const frameRafterTies = (sketch: Sketch, plan: TiePlan): RoofThrust => {
         T,
       );
       const pieces = findPieces(part.shape, part.place);
-      const clear = standing.every(({ piece }) => pieces.every((p) => measureSeparation(p, piece, 0) > -1 / 64));
+      const clear = standing.every((piece) => pieces.every((p) => measureSeparation(p, piece, 0) > -1 / 64));
       if (!clear) continue;
       made++;
       sketch.add(part);
-      standing.push(...pieces.map((piece) => ({ piece, of: part })));
+      standing.push(...pieces);
       return { at: a + T / 2, id: part.id, pair: i };
     }
     return undefined;
