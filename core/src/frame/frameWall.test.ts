@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { assignMarks } from '../unit/index.ts';
+import { assignMarks, measureBounds } from '../unit/index.ts';
 import { wallAxes } from './axes.ts';
 import { chooseJoints } from './chooseJoints.ts';
 import { frameWall } from './frameWall.ts';
@@ -83,6 +83,18 @@ describe('frameWall', () => {
     // 2 in 12 is a bevel of 9.5 degrees.
     expect(studs[0]?.cuts.find((c) => c.kind === 'bevel')?.angle).toBe(9.5);
     for (const s of studs) expect(s.length - s.shortPoint).toBeCloseTo((1.5 * 2) / 12, 9);
+  });
+  it('leaves out a stud of the layout that would all but touch a king, but keeps those that sheets meet on', () => {
+    const places = (left: number): number[] =>
+      wall({ openings: [{ ...door, left }] })
+        .parts.filter((p) => p.role === 'stud' && p.name === 'wall stud')
+        .map((p) => measureBounds([p]).low[0])
+        .sort((p, q) => p - q);
+    // A king at 20 1/4 - 3 = 17 1/4 is half an inch off the stud from 15 1/4 to 16 3/4; one at 18 3/4 is 2 in off.
+    expect(places(20.25)).not.toContain(15.25);
+    expect(places(21.75)).toContain(15.25);
+    // One at 49 1/4 is as near to the stud at 47 1/4, on which sheets meet at 48.
+    expect(places(52.25)).toContain(47.25);
   });
   it('makes headers deeper as openings get wider', () => {
     expect([20, 24, 31, 48, 60].map((width) => headerHeight({ width }))).toEqual([1.5, 1.5, 3.5, 3.5, 5.5]);

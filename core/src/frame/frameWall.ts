@@ -77,6 +77,11 @@ const headerParts = (sketch: Sketch, plan: WallPlan, o: PlacedOpening, depth: nu
     );
 };
 
+/** Sheets are joined on every stud that is a whole number of these from the hook. */
+const SHEET_AT = 48;
+/** A gap between two studs that is too little for either. Common practice, no source. */
+const CLOSE = 1;
+
 /** A gap over a header or under a sill that is too low for cripples, from what is too little to fill. Common practice, no source. */
 const PACKED = [0.5, 2.5] as const;
 
@@ -225,13 +230,17 @@ export const frameWall = (sketch: Sketch, plan: WallPlan): FramedWall => {
         ),
       );
   }
+  // What stands from plate to plate before the layout is laid out.
+  const full = uprights.filter((u) => u.from <= T + 1e-6 && u.to >= ceiling(u.a) - 0.5).map((u) => u.a);
   const firstK = Math.ceil((from - plan.layoutFrom) / plan.spacing);
   for (let k = firstK; plan.layoutFrom + k * plan.spacing < to; k++) {
     const a = plan.layoutFrom + k * plan.spacing - T / 2;
     if (a < from + T || a + T > to - T) continue;
     const here = plan.openings.filter((o) => a + T > o.left - openingSide(o) && a < o.left + o.width + openingSide(o));
     if (here.length === 0) {
-      vertical(a, T, 'plate', 'stud', 'stud');
+      // A stud that stands there anyway serves for one that would all but touch it, but where sheets are joined.
+      const joint = (k * plan.spacing) % SHEET_AT === 0;
+      if (joint || !full.some((at) => Math.abs(at - a) < T + CLOSE)) vertical(a, T, 'plate', 'stud', 'stud');
       continue;
     }
     // Openings whose studs it would lie on take its place.

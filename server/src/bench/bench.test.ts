@@ -219,7 +219,7 @@ describe('a work order made before plans were kept', () => {
       const gone = kept.shown.parts.filter((p) => !shaped.has(p.part_id as string));
       expect(shaped.size + gone.length).toBe(kept.shown.parts.length);
       expect(gone.map((p) => p.item).every((item) => findItem(item as string).kind !== 'mesh')).toBe(true);
-      expect(gone.length).toBeLessThan(kept.shown.parts.length / 8);
+      expect(gone.length).toBeLessThan(kept.shown.parts.length / 6);
       const cut = opened?.takeoff.sticks.sticks.flatMap((s) => s.cuts) ?? [];
       expect(cut.reduce((n, c) => n + readTicket(c.id).parts, 0)).toBe(
         kept.shown.parts.filter((p) => findItem(p.item as string).kind === 'lumber').length,

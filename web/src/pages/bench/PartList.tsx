@@ -43,6 +43,7 @@ export const PartList = ({
           <Mark bg={inPlace ? 'chalk' : 'ink'}>{g.mark}</Mark>
           <Box lineHeight={1.25}>
             {g.part.name}, {findItem(g.part.item).name}
+            {g.part.fit === 'sawn in place' && <Box color="soft">the rest of a plate, sawn in place</Box>}
             {inPlace && (
               <Box color="chalk" fontWeight={700}>
                 measure in place

@@ -29,8 +29,8 @@ describe('front wall', () => {
   it('cuts line by line', () => {
     const front = lines('front-wall').filter(([role]) => role !== 'siding');
     expect(front).toContainEqual(['plate', '2x4', 72, 2]);
-    // Ends, 15 1/4 and 63 1/4 … the studs at 15 1/4 and 55 1/4 fall to the kings at 17 1/2 and 53.
-    expect(front).toContainEqual(['stud', '2x4', 57, 4]);
+    // Both ends, and 63 1/4; the one at 15 1/4 falls to the king at 17 1/2, three quarters of an inch from it.
+    expect(front).toContainEqual(['stud', '2x4', 57, 3]);
     expect(front).toContainEqual(['king', '2x4', 57, 2]);
     // 8 + 46 less a plate, cut back to what the header leaves: 60 - 1 1/2 - 3 1/2 = 55 is above it.
     expect(front).toContainEqual(['jack', '2x4', 52.5, 2]);
