@@ -10,17 +10,23 @@ import type { Sketch } from './sketch.ts';
 const LAP = 1;
 const CLEAR = { item: 'clear-1/8', thickness: 0.125, role: 'glazing' } as const;
 
+/** A window or vent and what it stands in. */
+export interface WindowPlan {
+  readonly id: string;
+  readonly name: string;
+  readonly axes: Axes;
+  readonly opening: PlacedOpening;
+  readonly mesh: { readonly key: string; readonly thickness: number };
+  readonly joins: string;
+  readonly style: 'mesh' | 'sliding' | 'top-hung';
+  /** Depth of the wall's framing. */
+  readonly wall?: number;
+}
+
 /** Mesh over a window from the inside, lapping its framing. */
 export const meshWindow = (
   sketch: Sketch,
-  plan: {
-    readonly id: string;
-    readonly name: string;
-    readonly axes: Axes;
-    readonly opening: PlacedOpening;
-    readonly mesh: { readonly key: string; readonly thickness: number };
-    readonly wall: number;
-  },
+  plan: Pick<WindowPlan, 'id' | 'name' | 'axes' | 'opening' | 'mesh'> & { readonly wall: number },
 ): void => {
   const { axes, id, name, opening: o, mesh, wall } = plan;
   sketch.add(
@@ -39,20 +45,7 @@ export const meshWindow = (
  * A window or vent in its framed opening: mesh from the inside over it, and for the glazed kinds one sash hung at its top or two
  * that slide past each other.
  */
-export const fitWindow = (
-  sketch: Sketch,
-  plan: {
-    readonly id: string;
-    readonly name: string;
-    readonly axes: Axes;
-    readonly opening: PlacedOpening;
-    readonly mesh: { readonly key: string; readonly thickness: number };
-    readonly joins: string;
-    readonly style: 'mesh' | 'sliding' | 'top-hung';
-    /** Depth of the wall's framing. */
-    readonly wall?: number;
-  },
-): void => {
+export const fitWindow = (sketch: Sketch, plan: WindowPlan): void => {
   const { axes, id, name, opening: o, mesh } = plan;
   const wall = plan.wall ?? WALL;
   meshWindow(sketch, { id, name, axes, opening: o, mesh, wall });

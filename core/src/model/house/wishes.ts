@@ -1,16 +1,7 @@
-import type { Fitting, FittingStyle, FrameNote, Side } from '../../unit/index.ts';
-import {
-  cladding,
-  findNearestPlace,
-  findWidest,
-  headerHeight,
-  layoutOpenings,
-  nestRowWidth,
-  openingSide,
-  WALL,
-} from '../../frame/index.ts';
+import type { Fitting, FittingStyle, Side } from '../../unit/index.ts';
+import { cladding, headerHeight, layoutOpenings, nestRowWidth, openingSide, WALL } from '../../frame/index.ts';
 import type { FitsIn, OpeningWish, Span, PlacedOpening, Sketch } from '../../frame/index.ts';
-import { BOUGHT, findBought, largestBought, printHalf } from '../../stock/index.ts';
+import { boughtByHand, boughtSize, leftOutFix, leftOutWhy } from './leftOut.ts';
 import { sidingTop } from './roof.ts';
 import type { HouseRoof } from './roof.ts';
 import type { HouseParams } from './types.ts';
@@ -42,19 +33,6 @@ const plateTop = (roof: HouseRoof, wall: Side): number =>
 
 /** Widest leaf that one sheet skins. */
 const WIDEST_LEAF = 47;
-
-/** A wish for what is bought: its rough opening, which nothing may be taken from. Others stay as they are. */
-const boughtSize = (key: string, wish: OpeningWish): OpeningWish => {
-  const unit = findBought(key);
-  return unit ? { ...wish, width: unit.width, height: unit.height, leastHeight: unit.height, unit: key } : wish;
-};
-
-/** A fitting by hand that is bought: the largest that goes into its size; the smallest there is where none does. */
-const boughtByHand = (f: Fitting): string => {
-  if (f.style !== 'bought') return '';
-  const kind = f.kind === 'window' ? 'window' : 'door';
-  return (largestBought(kind, f.width, f.height) ?? BOUGHT.find((b) => b.kind === kind))?.key ?? '';
-};
 
 /** A door that is too wide for one leaf gets two. */
 const doorStyle = (style: FittingStyle, width: number): FittingStyle =>
@@ -178,61 +156,6 @@ const pinned = (f: Fitting): Wish => ({
         : {}),
   }),
 });
-
-/** Narrowest that is still of use, by kind. */
-const NARROWEST: Partial<Record<Fitting['kind'], number>> = { 'people door': 20, window: 10, 'clean-out': 16 };
-
-/** What mends an opening that found no room: the widest that does, else to do without. */
-const leftOutFix = (o: OpeningWish, p: HouseParams, zone: FitsIn): FrameNote['fix'] | undefined => {
-  const fix = (label: string, patch: Record<string, string | number>): FrameNote['fix'] => ({ label, patch });
-  if (o.at !== undefined) return undefined;
-  const least = NARROWEST[o.kind];
-  const widest = least === undefined ? undefined : findWidest(zone, o, least);
-  if (o.unit !== undefined) {
-    // The largest that is bought and stands whole, else one that is made to fit.
-    const other = BOUGHT.filter((b) => b.kind === (o.kind === 'window' ? 'window' : 'door'))
-      .sort((m, n) => n.width * n.height - m.width * m.height)
-      .find((b) => findWidest(zone, boughtSize(b.key, o), b.width) !== undefined);
-    const what = o.kind === 'window' ? 'window' : 'door';
-    return other
-      ? fix(`Take the ${other.name}`, { [`${what}Unit`]: other.key })
-      : fix(`Make the ${what} in the shop`, { [`${what}Style`]: o.kind === 'window' ? 'mesh' : 'single' });
-  }
-  if (o.kind === 'window')
-    return widest === undefined
-      ? fix('Leave the window out', { windowWall: 'none' })
-      : fix(`Make the window ${widest}″ wide`, { windowWidth: widest });
-  if (o.kind === 'nest') {
-    for (let n = p.nestCount - 1; n > 0; n--)
-      if (findWidest(zone, o, nestRowWidth(n, p.nestWidth)) !== undefined)
-        return fix(`Make it ${n === 1 ? 'one nest' : `${n} nests`}`, { nestCount: n });
-    return fix('No nests here', { nestWall: 'none' });
-  }
-  if (o.kind === 'people door' && widest !== undefined)
-    return fix(`Make the door ${widest}″ wide`, { doorWidth: widest });
-  if (o.kind === 'clean-out' && widest !== undefined)
-    return fix(`Make the clean-out ${widest}″`, { cleanOutWidth: widest });
-  return undefined;
-};
-
-/** Why an opening was left out, with what would stand. */
-const leftOutWhy = (o: OpeningWish, zone: FitsIn): string => {
-  if (o.unit !== undefined && o.at === undefined)
-    return `It comes in its frame and wants a rough opening of ${printHalf(o.width)} × ${printHalf(o.height)}″, with its header under the plate; it was left out.`;
-  if (o.at === undefined) {
-    const studs = openingSide(o) === 3 ? 'a king and a jack stud' : 'a stud';
-    return `It needs ${o.width}″ with ${studs} on each side beside what else stands there, and ${o.leastHeight}″ of height; it was left out.`;
-  }
-  const near = findNearestPlace(zone, o);
-  const widest = near === undefined ? findWidest(zone, o, 8) : undefined;
-  const instead =
-    near !== undefined
-      ? ` The nearest place where it stands is ${near}″.`
-      : widest === undefined
-        ? ' This wall has no place for it.'
-        : ` At its place the widest that stands is ${widest}″.`;
-  return `Its studs would run into a corner or into those of another opening, or its header into the plate; it was left out.${instead}`;
-};
 
 /** How far a nest lid stands out beyond its boxes, and how much higher than the hole it starts. */
 const LID_OUT = 1.5;
