@@ -1,4 +1,4 @@
-import { measurePtBounds, toWorld } from '../geometry/index.ts';
+import { measurePtBounds, rectangle, toWorld } from '../geometry/index.ts';
 import { printLength } from '../measure/index.ts';
 import type { Pt } from '../geometry/index.ts';
 import { partsOf } from '../unit/index.ts';
@@ -218,6 +218,20 @@ const labels = (c: Camera, parts: readonly Part[], size: number, options: DrawOp
   return out;
 };
 
+/** What is sawn out of a plate later, dashed: while the panel lies flat the plate runs through. */
+const sawnGaps = (c: Camera, parts: readonly Part[], move: (p: Pt) => Pt): DrawItem[] =>
+  parts.flatMap((plate) => {
+    if (!plate.sawnOut) return [];
+    const pieces = [plate, ...parts.filter((p) => plate.sawnOut?.includes(p.id))]
+      .map((p) => measurePtBounds(flatArea(c, p)[0]?.map(move) ?? []))
+      .sort((p, q) => p[0] - q[0]);
+    return pieces.slice(1).map((right, i): DrawItem => {
+      const [, y0, x0, y1] = pieces[i] as (typeof pieces)[number];
+      const ring = rectangle(x0, y0, right[0], y1);
+      return { kind: 'area', rings: [ring], fill: 'none', stroke: 'chalk', dashed: true };
+    });
+  });
+
 const drawPanel = (build: Build, assembly: Assembly, options: DrawOptions): Drawing => {
   const c = faceCamera(assembly.face);
   const mine = partsOf(build.parts, assembly.id);
@@ -245,6 +259,7 @@ const drawPanel = (build: Build, assembly: Assembly, options: DrawOptions): Draw
         stroke: 'soft',
         dashed: true,
       });
+  items.push(...sawnGaps(c, body, move));
   const tags = labels(c, body, size, options).map((i) => (i.kind === 'text' ? { ...i, at: move(i.at) } : i));
   items.push(...tags);
   items.push(

@@ -61,3 +61,20 @@ describe('what a roof shows of its cover', () => {
     expect(new Set(faces.map((f) => (f.shade ?? 0).toFixed(2))).size).toBeGreaterThan(5);
   });
 });
+
+describe('a panel whose plate is sawn out later', () => {
+  it('shows the gap dashed, as wide as the rough opening and as high as the plate', () => {
+    const b = buildSpec(parseSpec({ family: 'walk-in', params: { threshold: 0 } }));
+    const gaps = drawBuild(b, 'panel:front-wall').items.flatMap((i) =>
+      i.kind === 'area' && i.dashed === true && i.stroke === 'chalk' ? [i.rings[0] ?? []] : [],
+    );
+    expect(gaps).toHaveLength(1);
+    const [xs, ys] = [gaps[0]?.map((p) => p[0]) ?? [], gaps[0]?.map((p) => p[1]) ?? []];
+    expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(34, 9);
+    expect(Math.max(...ys) - Math.min(...ys)).toBeCloseTo(1.5, 9);
+    const over = buildSpec(parseSpec({ family: 'walk-in', params: { threshold: 8 } }));
+    expect(drawBuild(over, 'panel:front-wall').items.some((i) => i.kind === 'area' && i.stroke === 'chalk')).toBe(
+      false,
+    );
+  });
+});
