@@ -72,6 +72,9 @@ const PACKED = 0.5;
 const OVER: ReadonlySet<OpeningKind> = new Set(['window', 'vent']);
 const UNDER: ReadonlySet<OpeningKind> = new Set(['nest', 'window', 'vent', 'clean-out', 'people door', 'gate']);
 
+/** Whether an opening of one kind may stand over one of another, between the same studs. */
+export const mayStandOver = (high: OpeningKind, low: OpeningKind): boolean => OVER.has(high) && UNDER.has(low);
+
 /** Whether a stud stands clear of another, or is the same. */
 const apart = (gap: number): boolean => gap >= STUD - 1e-6 || Math.abs(gap) < 1e-6;
 
@@ -82,7 +85,7 @@ const apart = (gap: number): boolean => gap >= STUD - 1e-6 || Math.abs(gap) < 1e
 const bayIn = (o: PlacedOpening, w: OpeningWish, at: number): Pick<PlacedOpening, 'from' | 'to'> | undefined => {
   if (o.within !== undefined) return undefined;
   const [low, high] = o.bottom < w.bottom ? [o, w] : [w, o];
-  if (!OVER.has(high.kind) || !UNDER.has(low.kind)) return undefined;
+  if (!mayStandOver(high.kind, low.kind)) return undefined;
   const outer = openingSide(o);
   const gaps = [at - openingSide(w) - (o.left - outer), o.left + o.width + outer - (at + w.width + openingSide(w))];
   const over = w.bottom - STUD - headTop(o);

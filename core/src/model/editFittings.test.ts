@@ -262,6 +262,21 @@ describe('what is put on a wall', () => {
     const build = buildSpec(small);
     expect(newFitting(small, build, 'front', 'people door')).toBeUndefined();
   });
+  it('goes over the nests where a wall has no room beside them, and moves nothing', () => {
+    // The right wall of the usual house is 41 in between its corners: a row of nests fills it.
+    const usual = parseSpec({ family: 'raised-lean-to', params: { windowWall: 'none' } });
+    const build = buildSpec(usual);
+    const window = newFitting(usual, build, 'right', 'window');
+    const nests = build.openings.find((o) => o.id === 'right-wall/nest');
+    if (!window || !nests) throw new Error('There is room over the nests.');
+    expect(window.left + window.width / 2).toBeCloseTo(nests.left + nests.width / 2, 9);
+    expect(window.bottom).toBeGreaterThanOrEqual(nests.bottom + nests.height + 3);
+    const next = buildSpec(putFitting(pinWall(usual, build, 'right'), window));
+    expect(next.notes).toEqual([]);
+    expect(next.openings.find((o) => o.id === 'right-wall/nest')).toMatchObject({ left: nests.left });
+    // A pop door slides in front of what is over it: none is offered there.
+    expect(newFitting(usual, build, 'right', 'pop door')).toBeUndefined();
+  });
   it('moves nothing else on its wall', () => {
     const window = newFitting(spec, first, 'front', 'window');
     if (!window) throw new Error('There is room in the front.');

@@ -1,7 +1,7 @@
 import { toLocal, toWorld } from '../geometry/index.ts';
 import { SWAPPED } from '../unit/index.ts';
 import type { Assembly, Build, Fitting, Opening, OpeningKind, Side } from '../unit/index.ts';
-import { openingSide } from '../frame/index.ts';
+import { headTop, mayStandOver, openingSide } from '../frame/index.ts';
 import { FITTING_RANGE, FITTING_SIZES, FITTING_STYLES } from './fittings.ts';
 import { buildSpec } from './spec.ts';
 import type { Spec } from './spec.ts';
@@ -178,6 +178,9 @@ export const findRoom = (build: Build, wall: WallLayout, width: number): number 
 /** How far apart places are tried for a new fitting, inches. */
 const TRY_AT = 3;
 
+/** What is left over the header of an opening under what is put over it: a sill, and room for a rip or cripples. */
+const ABOVE = 2.5;
+
 /** Whether a fitting stands in a build as it was put, and everything else still does. */
 const standsIn = (spec: Spec, build: Build, fitting: Fitting): boolean => {
   const next = buildSpec(putFitting(spec, asSpecified(build, fitting)));
@@ -249,6 +252,14 @@ export const newFitting = (spec: Spec, build: Build, side: Side, kind: OpeningKi
     for (const left of places) {
       const fitting = { ...usual, left, bottom: Math.round(bottom * share), width, height: Math.round(height * share) };
       if (standsIn(pinned, build, fitting)) return fitting;
+    }
+  // Over another one, between the same studs: a window over nests.
+  for (const o of build.openings.filter((q) => q.assembly === wall.assembly && mayStandOver(kind, q.kind)))
+    for (const share of [1, 0.75, 0.5]) {
+      const over = Math.ceil(headTop({ ...o, flat: wall.flat }) + ABOVE);
+      const left = o.left + (o.width - width) / 2;
+      const fitting = { ...usual, left, bottom: Math.max(over, bottom), width, height: Math.round(height * share) };
+      if (left > 0 && standsIn(pinned, build, fitting)) return fitting;
     }
   return undefined;
 };
