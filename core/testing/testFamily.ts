@@ -12,7 +12,7 @@ import type { Build, ParamValue } from '../src/unit/index.ts';
 import { findPieces, measureSeparation } from '../src/geometry/index.ts';
 import type { Placement } from '../src/geometry/index.ts';
 import { countFaults, jointFaults } from './jointFaults.ts';
-import { buildSpec, findFamily, FITTING_STYLES, parseSpec } from '../src/model/index.ts';
+import { buildSpec, findFamily, parseSpec, stylesOf } from '../src/model/index.ts';
 import type { ParamDef } from '../src/model/index.ts';
 import { findItem } from '../src/stock/index.ts';
 import { readTicket, takeOff } from '../src/takeoff/index.ts';
@@ -40,7 +40,7 @@ const fittingsOf = (family: NonNullable<ReturnType<typeof findFamily>>) => {
   const one = fc.constantFrom(...kinds).chain((kind) =>
     fc.record({
       kind: fc.constant(kind),
-      style: fc.constantFrom(...FITTING_STYLES[kind]),
+      style: fc.constantFrom(...stylesOf(family.carries, kind)),
       wall: fc.constantFrom(...walls),
       left: fc.integer({ min: 0, max: 140 }),
       bottom: fc.integer({ min: 0, max: 60 }),

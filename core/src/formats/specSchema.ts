@@ -1,5 +1,5 @@
 import type { ParamDef } from '../model/index.ts';
-import { FAMILIES, FITTING_RANGE, FITTING_STYLES } from '../model/index.ts';
+import { FAMILIES, FITTING_RANGE, stylesOf } from '../model/index.ts';
 
 const paramSchema = (def: ParamDef): Record<string, unknown> => {
   const about = { title: def.label, ...(def.help ? { description: def.help } : {}), default: def.default };
@@ -36,7 +36,7 @@ const fittingSchema = (f: (typeof FAMILIES)[number]): Record<string, unknown> =>
   properties: {
     id: { type: 'string', pattern: '^[a-z][a-z0-9-]{0,30}$' },
     kind: { enum: [...f.carries.kinds] },
-    style: { enum: [...new Set(f.carries.kinds.flatMap((k) => FITTING_STYLES[k]))] },
+    style: { enum: [...new Set(f.carries.kinds.flatMap((k) => stylesOf(f.carries, k)))] },
     wall: { enum: [...f.carries.walls] },
     left: lengthSchema(FITTING_RANGE.left),
     bottom: lengthSchema(FITTING_RANGE.bottom),

@@ -127,12 +127,12 @@ export const frameLeaf = (
 /**
  * A door standing in its opening with an even gap of 1/8 in, closing on 1×2 stops; its skin lies flush with the wall's. A double
  * door's leaves meet under an astragal, a Dutch door's upper leaf opens alone. A Dutch door too low for that gets one leaf, noted.
- * @returns clear width and height of the way through, stops counted
+ * @returns clear width and height of the way through, stops counted, and the foot of a pop door in its leaf over the wall's
  */
 export const fitDoor = (
   sketch: Sketch,
   plan: DoorPlan,
-): { readonly clearWidth: number; readonly clearHeight: number; readonly popped: boolean } => {
+): { readonly clearWidth: number; readonly clearHeight: number; readonly popped?: number } => {
   const { axes, id, name, opening: o } = plan;
   const a0 = o.left + DOOR_GAP;
   const z0 = o.bottom + DOOR_GAP;
@@ -233,6 +233,11 @@ export const fitDoor = (
     hang('stile-1');
     shut('stile-2', high > 40 ? 2 : 1);
   }
-  if (pop && leaf?.popHole) fitLeafPop(sketch, { ...bare, leaf: [a0, z0] }, pop, leaf.popHole, leaf.upTo);
-  return { clearWidth: o.width - 2 * BOARD, clearHeight: o.height - BOARD, popped: leaf?.popHole !== undefined };
+  const popped =
+    pop && leaf?.popHole ? fitLeafPop(sketch, { ...bare, leaf: [a0, z0] }, pop, leaf.popHole, leaf.upTo) : undefined;
+  return {
+    clearWidth: o.width - 2 * BOARD,
+    clearHeight: o.height - BOARD,
+    ...(popped === undefined ? {} : { popped }),
+  };
 };

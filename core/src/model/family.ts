@@ -15,7 +15,12 @@ export interface Family<P = Params> {
   /** Moved on its own ground, or stays. */
   readonly movable: boolean;
   /** Fittings that may be put on its walls by hand, and which walls carry them. */
-  readonly carries: { readonly walls: readonly Side[]; readonly kinds: readonly OpeningKind[] };
+  readonly carries: {
+    readonly walls: readonly Side[];
+    readonly kinds: readonly OpeningKind[];
+    /** Its walls take doors and windows that are bought in their frames. */
+    readonly bought?: true;
+  };
   /** What is commonly added to a standard one, as a change of its parameters; nothing where it is there already. */
   readonly additions?: readonly Addition[];
   /** Newest schema number of its specs. */
@@ -29,6 +34,7 @@ export interface Family<P = Params> {
 export const HOUSE_CARRIES: Family['carries'] = {
   walls: ['front', 'back', 'left', 'right'],
   kinds: ['people door', 'window', 'vent', 'pop door', 'nest', 'clean-out'],
+  bought: true,
 };
 
 /** A family whose sides are frames that carry no fittings of their own. */

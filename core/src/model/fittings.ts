@@ -13,6 +13,10 @@ export const FITTING_STYLES: Readonly<Record<OpeningKind, readonly FittingStyle[
   'clean-out': ['single', 'double'],
 };
 
+/** The ways in which a family makes a kind of fitting. */
+export const stylesOf = ({ bought }: Family['carries'], kind: OpeningKind): readonly FittingStyle[] =>
+  FITTING_STYLES[kind].filter((style) => style !== 'bought' || bought === true);
+
 /** Rough size that a new fitting of a kind starts with, inches: width, height, foot above the wall's foot. */
 export const FITTING_SIZES: Readonly<Record<OpeningKind, readonly [number, number, number]>> = {
   'people door': [31, 46, 8],
@@ -82,7 +86,7 @@ export const readFittings = (
       fault(`${at}.kind`, kind, `is not a fitting of a ${family.key}; it takes one of ${kinds.join(', ')}`);
     if (!walls.includes(wall as Side))
       fault(`${at}.wall`, wall, `is not a wall that carries fittings; it takes one of ${walls.join(', ')}`);
-    const styles = Object.hasOwn(FITTING_STYLES, String(kind)) ? FITTING_STYLES[kind as OpeningKind] : [];
+    const styles = Object.hasOwn(FITTING_STYLES, String(kind)) ? stylesOf(family.carries, kind as OpeningKind) : [];
     const style = entry.style ?? styles[0];
     if (styles.length > 0 && !styles.includes(style as FittingStyle))
       fault(`${at}.style`, style, `is not a style of a ${String(kind)}; it takes one of ${styles.join(', ')}`);

@@ -75,4 +75,14 @@ describe('doors and windows that are bought', () => {
     expect(shown('single')).toContain('doorWidth');
     expect(shown('single')).not.toContain('doorUnit');
   });
+  it('are refused where a family frames none, rather than drawn as something else', () => {
+    const put = () =>
+      parseSpec({
+        family: 'barn-fit-out',
+        fittings: [
+          { id: 'extra', kind: 'window', style: 'bought', wall: 'front', left: 20, bottom: 40, width: 24, height: 30 },
+        ],
+      });
+    expect(put).toThrow(/"bought" is not a style of a window; it takes one of mesh, sliding, top-hung/);
+  });
 });

@@ -1,4 +1,4 @@
-import type { Fitting, Side } from '../../unit/index.ts';
+import type { Fitting, FrameNote, Side } from '../../unit/index.ts';
 import {
   cladding,
   DOOR_GAP,
@@ -16,6 +16,9 @@ import type { HouseRoof } from './roof.ts';
 import { sidingTop } from './roof.ts';
 import type { HouseParams } from './types.ts';
 import { depthAt, SIDES } from './walls.ts';
+
+/** Rise from which birds need a ramp; common practice, no source. */
+export const RAMP_FROM = 12;
 
 /** A way through a wall, for the checks. */
 export interface Way {
@@ -51,6 +54,25 @@ const outsideTop = (roof: HouseRoof, side: Side, from: number, to: number, beyon
     ? sidingTop(roof, side, beyond)
     : Math.min(roof.under(depthAt(roof.depth, side, from)), roof.under(depthAt(roof.depth, side, to)));
 
+/** Back to a wall, one that has it by default where none was chosen. */
+const intoWall = (p: HouseParams): NonNullable<FrameNote['fix']> => ({
+  label: 'Put it in a wall',
+  patch: { popInDoor: false, ...(p.popWall === 'none' ? { popWall: 'left' } : {}) },
+});
+
+/** Says that birds climb to a pop door in a leaf by nothing: a ramp would swing with it. */
+const noteLeafRise = (sketch: Sketch, p: HouseParams, rise: number): void => {
+  if (rise <= RAMP_FROM) return;
+  sketch.note({
+    code: 'pop-in-leaf-high',
+    where: ['pop-door/panel'],
+    severity: 'warn',
+    what: `The pop door in the leaf is ${Math.round(rise * 2) / 2}″ over the ground and has no ramp.`,
+    why: `Birds want one from ${RAMP_FROM}″; on a leaf it would swing with the door. Set a step before it, or put it in a wall.`,
+    fix: intoWall(p),
+  });
+};
+
 /** Says why no leaf takes the pop door, and what would. */
 const notePopInDoor = (sketch: Sketch, p: HouseParams): void => {
   const least = leastLeaf({ width: p.popWidth }) + 2 * DOOR_GAP;
@@ -66,7 +88,7 @@ const notePopInDoor = (sketch: Sketch, p: HouseParams): void => {
     fix:
       single && p.doorWidth < least && least < 46
         ? { label: `Make the door ${Math.ceil(least * 2) / 2}″ wide`, patch: { doorWidth: Math.ceil(least * 2) / 2 } }
-        : { label: 'Put it in a wall', patch: { popInDoor: false } },
+        : intoWall(p),
   });
 };
 
@@ -99,6 +121,7 @@ export const fitHouse = (
       const id = ASSEMBLY[o.id] ?? o.id;
       const axes = setting.axes[side];
       const joins = `${side}-wall`;
+      const unit = findBought(o.unit ?? '');
       switch (o.kind) {
         case 'people door':
         case 'gate':
@@ -112,7 +135,6 @@ export const fitHouse = (
               : o.kind === 'gate'
                 ? 'gate'
                 : 'people door';
-          const unit = findBought(o.unit ?? '');
           if (unit) {
             const through = fitBought(sketch, { id, name, axes, opening: o, unit, joins, out });
             ways.push({ id, wall: side, ...through, bottom: o.bottom });
@@ -133,7 +155,10 @@ export const fitHouse = (
               ? { pop: { id: 'pop-door', width: p.popWidth, height: p.popHeight, motor: p.popMotor } }
               : {}),
           });
-          if (way.popped) inLeaf = true;
+          if (way.popped !== undefined) {
+            inLeaf = true;
+            noteLeafRise(sketch, p, axes.origin[2] + way.popped);
+          }
           if (o.kind === 'people door') {
             ways.push({ id, wall: side, clearWidth: way.clearWidth, clearHeight: way.clearHeight, bottom: o.bottom });
             if (p.insideRelease)
@@ -147,22 +172,11 @@ export const fitHouse = (
         }
         case 'window':
         case 'vent':
-          {
-            const unit = findBought(o.unit ?? '');
-            if (unit) {
-              const { clearWidth, clearHeight } = fitBought(sketch, {
-                id,
-                name: o.kind,
-                axes,
-                opening: o,
-                unit,
-                joins,
-                out,
-              });
-              windowArea += (clearWidth * clearHeight) / 144;
-              meshWindow(sketch, { id, name: o.kind, axes, opening: o, mesh, wall: setting.wall });
-              break;
-            }
+          if (unit) {
+            const through = fitBought(sketch, { id, name: o.kind, axes, opening: o, unit, joins, out });
+            windowArea += (through.clearWidth * through.clearHeight) / 144;
+            meshWindow(sketch, { id, name: o.kind, axes, opening: o, mesh, wall: setting.wall });
+            break;
           }
           windowArea += (o.width * o.height) / 144;
           fitWindow(sketch, {

@@ -14,7 +14,7 @@ import {
 } from '../../frame/index.ts';
 import type { Axes, PlacedOpening, RampFit, Sketch } from '../../frame/index.ts';
 import { findMesh } from '../../stock/index.ts';
-import { fitHouse } from './fit.ts';
+import { fitHouse, RAMP_FROM } from './fit.ts';
 import type { HouseFittings } from './fit.ts';
 import { backRoosts } from './backRoosts.ts';
 import { hangNests, hangWaterBar } from './hangInside.ts';
@@ -28,8 +28,6 @@ import type { WallSetting } from './walls.ts';
 import { placeOpenings } from './wishes.ts';
 import type { InnerLine } from './wishes.ts';
 
-/** Rise from which birds need a ramp; common practice, no source. */
-const RAMP_FROM = 12;
 const BAR = 3.5;
 
 /** Where a house stands and what is different about it. */

@@ -5,7 +5,7 @@ import type { ParamValue } from '../../unit/index.ts';
 import { buildSpec, parseSpec } from '../spec.ts';
 
 const make = (params: Record<string, ParamValue>) => {
-  const spec = parseSpec({ family: 'walk-in', params: { popInDoor: true, ...params } });
+  const spec = parseSpec({ family: 'walk-in', params: { popInDoor: true, foundation: 'slab', ...params } });
   return { spec, b: buildSpec(spec) };
 };
 
@@ -31,6 +31,21 @@ describe('a pop door in the leaf of the people door', () => {
     expect(pop.high[0]).toBeLessThanOrEqual(leaf.high[0]);
     const held = b.joints.filter((j) => j.parts.some((p) => p.startsWith('pop-door/channel')));
     expect(held.some((j) => j.parts.some((p) => p.startsWith('people-door/')))).toBe(true);
+  });
+  it('says that nothing leads up to it on a floor that is raised, where a ramp would swing with the leaf', () => {
+    // Floor 12 3/4 over the ground, gap 1/8, bottom rail 3 1/2.
+    const { b, spec } = make({ foundation: 'skids' });
+    expect(b.notes.map((n) => [n.code, n.severity])).toEqual([['pop-in-leaf-high', 'warn']]);
+    expect(b.openings.find((o) => o.kind === 'pop door')?.sillAboveGround).toBeCloseTo(b.facts.floorHeight + 3.625, 9);
+    const mended = { ...spec, params: { ...spec.params, ...b.notes[0]?.fix?.patch } };
+    const wall = buildSpec(mended);
+    expect(wall.notes).toEqual([]);
+    expect(wall.facts.ramp).toBeDefined();
+    // With no wall chosen it goes into one, so that the birds keep a door.
+    expect(make({ foundation: 'skids', popWall: 'none' }).b.notes[0]?.fix?.patch).toEqual({
+      popInDoor: false,
+      popWall: 'left',
+    });
   });
   it('says how wide a leaf must be for it, and the mend does', () => {
     const { b, spec } = make({ doorWidth: 28, popWidth: 14 });

@@ -241,7 +241,7 @@ const Configure = ({ first }: { readonly first: Spec }) => {
           <Box>
             {editable && family && (
               <FittingBar
-                kinds={family.carries.kinds}
+                carries={family.carries}
                 chosen={chosen}
                 onAdd={(kind) => add(view, kind)}
                 noRoom={noRoom}

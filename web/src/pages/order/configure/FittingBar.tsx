@@ -1,13 +1,14 @@
 import { Box } from '@chakra-ui/react';
 import type { Fitting, OpeningKind } from '@rubbet/core/unit';
-import { FITTING_STYLES } from '@rubbet/core/model';
+import { stylesOf } from '@rubbet/core/model';
+import type { Family } from '@rubbet/core/model';
 import { QuietButton } from '../../../parts/Button.tsx';
 import { Select } from '../../../parts/Fields.tsx';
 import { Soft } from '../../../parts/Text.tsx';
 
 /** What can be done on an elevation: put something new on the wall, or work on what is chosen. */
 export const FittingBar = ({
-  kinds,
+  carries,
   chosen,
   noRoom,
   onAdd,
@@ -15,7 +16,8 @@ export const FittingBar = ({
   onCopy,
   onRemove,
 }: {
-  readonly kinds: readonly OpeningKind[];
+  /** What the family's walls carry, and how it is made. */
+  readonly carries: Family['carries'];
   readonly chosen: Fitting | undefined;
   /** What was to be put on this wall and finds no room there. */
   readonly noRoom: OpeningKind | undefined;
@@ -28,7 +30,7 @@ export const FittingBar = ({
   <Box px={4} pt={2} minH="84px" display="grid" gap={1} alignContent="start" data-testid="fitting-bar">
     <Box display="flex" gap={2} alignItems="center" flexWrap="wrap">
       <Soft>Put on this wall</Soft>
-      {kinds.map((kind) => (
+      {carries.kinds.map((kind) => (
         <QuietButton key={kind} onClick={() => onAdd(kind)}>
           {kind}
         </QuietButton>
@@ -42,14 +44,14 @@ export const FittingBar = ({
     ) : chosen ? (
       <Box display="flex" gap={2} alignItems="center">
         <Soft>This {chosen.kind}</Soft>
-        {FITTING_STYLES[chosen.kind].length > 1 && (
+        {stylesOf(carries, chosen.kind).length > 1 && (
           <Select
             aria-label="How it is made"
             width="130px"
             value={chosen.style}
             onChange={(e) => onStyle(e.target.value as Fitting['style'])}
           >
-            {FITTING_STYLES[chosen.kind].map((s) => (
+            {stylesOf(carries, chosen.kind).map((s) => (
               <option key={s} value={s}>
                 {s}
               </option>
