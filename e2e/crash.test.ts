@@ -1,3 +1,4 @@
+import type { ChildProcess } from 'node:child_process';
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { connect } from '../server/src/database/connect.ts';
 import { isGone, openLauncher, pause, signedIn } from './launcher.ts';
@@ -21,14 +22,29 @@ const connectTo = (data: string) => {
 describe('a start', () => {
   it('that is cut off anywhere can be made again', async () => {
     let cut = 0;
-    for (const ms of [150, 400, 900, 1600, 2600, 4200]) {
-      const child = rubbet.start();
-      await pause(ms);
+    const cutOff = async (moment: Promise<unknown>, child: ChildProcess) => {
+      await moment;
       const database = rubbet.pidOf('database');
       child.kill('SIGKILL');
       cut++;
       // Nothing that it started outlives it for long.
-      if (database > 0) expect(await isGone(database)).toBe(true);
+      if (database > 0) expect(await isGone(database, 30)).toBe(true);
+    };
+    for (const ms of [150, 400, 900, 1600, 4200]) {
+      const child = rubbet.start();
+      await cutOff(pause(ms), child);
+    }
+    // The database, just started, is not there yet; a moment later it is, and deaf to being asked.
+    for (const ms of [0, 50]) {
+      rmSync(`${rubbet.data}/db/running.json`, { force: true });
+      const child = rubbet.start();
+      await cutOff(
+        (async () => {
+          while (rubbet.pidOf('database') === 0) await pause(2);
+          await pause(ms);
+        })(),
+        child,
+      );
     }
     rubbet.start();
     expect(await rubbet.up(90)).toBe(true);

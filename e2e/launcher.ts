@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
 import type { ChildProcess } from 'node:child_process';
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -76,10 +76,14 @@ export const openLauncher = async (): Promise<Launcher> => {
     children.push(child);
     return child;
   };
-  const note = (file: string): Record<string, number> | undefined =>
-    existsSync(`${data}/${file}`)
-      ? (JSON.parse(readFileSync(`${data}/${file}`, 'utf8')) as Record<string, number>)
-      : undefined;
+  const note = (file: string): Record<string, number> | undefined => {
+    try {
+      return JSON.parse(readFileSync(`${data}/${file}`, 'utf8')) as Record<string, number>;
+    } catch {
+      // Not there, or being written just now.
+      return undefined;
+    }
+  };
   const status = async (): Promise<{ status: number; text: string }> => {
     try {
       const r = await fetch(`${base}/api/health`, { signal: AbortSignal.timeout(5000) });

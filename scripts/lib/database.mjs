@@ -96,9 +96,29 @@ const initSql = (password, admin) =>
     '',
   ].join('\n');
 
-// Where it is to be had, the kernel ends the database when the process that started it is gone, however it went.
-const leash =
-  spawnSync('sh', ['-c', 'command -v setpriv']).status === 0 ? ['setpriv', '--pdeathsig', 'TERM', '--'] : [];
+/**
+ * A process that ends the database when the one that started it is gone, however it went: it sees the pipe to it close. It asks,
+ * and takes the database down where that is not heard, as while it is still coming up (what it acknowledged is on the disk).
+ */
+const LEASH = `read pid || exit
+cat > /dev/null
+kill -TERM "$pid" || exit
+for i in 1 2 3 4 5 6 7 8 9 10 11 12; do sleep 1; kill -0 "$pid" || exit; done
+kill -KILL "$pid"`;
+// The database waits for the word to go, so that the leash knows of it before it is there.
+const HELD = 'read go || exit; exec "$@" < /dev/null';
+
+/** Starts a program on a leash. */
+const spawnLeashed = (command) => {
+  const leash = spawn('sh', ['-c', LEASH], { stdio: ['pipe', 'ignore', 'ignore'], detached: true });
+  const child = spawn('sh', ['-c', HELD, 'sh', ...command], { stdio: ['pipe', 'ignore', 'ignore'], detached: true });
+  for (const { stdin } of [leash, child]) stdin.on('error', () => undefined);
+  leash.stdin.write(`${child.pid}\n`);
+  // A number is given out again: once the database has ended the leash is let go before it can take another for it.
+  child.once('exit', () => leash.kill('SIGKILL'));
+  leash.unref();
+  return { child, release: () => child.stdin.end('go\n') };
+};
 
 /**
  * Starts MariaDB on a data folder, making it when it is not there. Gives its address, the process, and a way to stop it.
@@ -126,7 +146,6 @@ export const startDatabase = async (where, { port: wanted } = {}) => {
   writeFileSync(init, initSql(password, throwAway), { mode: 0o600 });
   if (existsSync(log)) renameSync(log, `${log}.before`);
   const command = [
-    ...leash,
     'mariadbd',
     '--no-defaults',
     `--datadir=${data}`,
@@ -142,8 +161,9 @@ export const startDatabase = async (where, { port: wanted } = {}) => {
     `--innodb-flush-log-at-trx-commit=${throwAway ? 2 : 1}`,
     ...user,
   ];
-  const server = spawn(command[0], command.slice(1), { stdio: 'ignore', detached: true });
+  const { child: server, release } = spawnLeashed(command);
   if (!throwAway) writeNote(`${dir}/running.json`, { pid: server.pid, owner: process.pid, port, run });
+  release();
   let ended = false;
   const clean = () => {
     rmSync(run, { recursive: true, force: true });
