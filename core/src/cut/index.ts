@@ -3,4 +3,5 @@ export * from './readDemand.ts';
 export * from './planSticks.ts';
 export * from './planSheets.ts';
 export * from './planRolls.ts';
+export { waysOf } from './meshWays.ts';
 export type { Effort } from './searchPatterns.ts';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { MESHES } from '../stock/index.ts';
-import { MESH_LAP, planRolls } from './planRolls.ts';
+import { MESH_LAP, MESHES } from '../stock/index.ts';
+import { planRolls } from './planRolls.ts';
 import type { MeshFace } from './planRolls.ts';
 
 const rolls = MESHES.flatMap((m) => m.rolls.map((r) => ({ item: m.key, ...r })));

@@ -1,13 +1,9 @@
 import { planSticks } from './planSticks.ts';
 import type { Effort } from './searchPatterns.ts';
 
-/** A face to be covered with mesh, inches. */
-export interface MeshFace {
-  readonly id: string;
-  readonly item: string;
-  readonly width: number;
-  readonly height: number;
-}
+import { waysOf } from './meshWays.ts';
+import type { MeshFace, Way } from './meshWays.ts';
+export type { MeshFace, Ribs } from './meshWays.ts';
 
 /** A roll that can be had. */
 export interface RollStock {
@@ -24,6 +20,12 @@ export interface MeshStrips {
   readonly roll: number;
   readonly strips: number;
   readonly length: number;
+  /** Which way the strips run on the face. */
+  readonly run: 'level' | 'upright';
+  /** Middles of the laps, from the face's lower edge where strips lie level, from its start where they stand. */
+  readonly seams: readonly number[];
+  /** Every seam has wood behind it. */
+  readonly onWood: boolean;
   /** The height is a whole roll wide: nothing is cut away along it. */
   readonly exact: boolean;
 }
@@ -62,40 +64,7 @@ export interface MeshPlan {
   readonly cost: number;
 }
 
-/** Laps at seams of a face wider than its roll; common practice, no source. */
-export const MESH_LAP = 2;
 const EPS = 1e-6;
-
-/** One way to cover a face from one width of roll: strips with it or across it. */
-interface Way {
-  readonly face: MeshFace;
-  readonly roll: number;
-  readonly across: number;
-  readonly along: number;
-  readonly strips: number;
-}
-
-const stripsFor = (roll: number, across: number): number =>
-  across <= roll + EPS ? 1 : Math.ceil((across - MESH_LAP) / (roll - MESH_LAP) - EPS);
-
-const waysOf = (face: MeshFace, widths: readonly number[], longest: number): Way[] => {
-  const all = widths.flatMap((roll) =>
-    (
-      [
-        [face.height, face.width],
-        [face.width, face.height],
-      ] as const
-    ).map(([across, along]) => ({ face, roll, across, along, strips: stripsFor(roll, across) })),
-  );
-  const fits = all.filter((w) => w.along <= longest + EPS);
-  return fits.length > 0 ? fits : all;
-};
-
-/** Widths of the strips of a way: whole rolls, and what is left for the last. */
-const widthsOf = (way: Way): number[] =>
-  Array.from({ length: way.strips }, (_, k) =>
-    k < way.strips - 1 ? way.roll : way.across - (way.strips - 1) * (way.roll - MESH_LAP),
-  );
 
 interface Piece {
   readonly face: string;
@@ -127,7 +96,7 @@ const shelve = (pieces: readonly Piece[], roll: number): Shelf[] => {
 const cutWidth = (ways: readonly Way[], stock: readonly RollStock[], effort: Effort): CutRoll[] => {
   const roll = (stock[0] as RollStock).width;
   const shelves = shelve(
-    ways.flatMap((w) => widthsOf(w).map((width) => ({ face: w.face.id, width, length: w.along }))),
+    ways.flatMap((w) => w.widths.map((width) => ({ face: w.face.id, width, length: w.along }))),
     roll,
   );
   const plan = planSticks(
@@ -171,7 +140,7 @@ const subsets = (widths: readonly number[]): number[][] =>
 /** What a way takes of a roll, in its money: strips that lie beside others count by their own width. */
 const shareOf = (way: Way, perInch: ReadonlyMap<number, number>): number => {
   const each = perInch.get(way.roll) ?? 0;
-  return widthsOf(way).reduce((sum, w) => sum + way.along * each * (w > way.roll / 2 ? 1 : w / way.roll), 0);
+  return way.widths.reduce((sum, w) => sum + way.along * each * (w > way.roll / 2 ? 1 : w / way.roll), 0);
 };
 
 /** The cheapest cover of the faces of one kind of mesh. */
@@ -208,22 +177,33 @@ const planItem = (
     return true;
   };
   // First the unit as a whole from some widths alone, then one face at a time laid otherwise.
-  for (const some of subsets(widths))
+  const all = faces.map((f) => waysOf(f, widths, longest));
+  for (const some of subsets(widths)) {
+    const from = all.map((ways) => ways.filter((w) => some.includes(w.roll)));
+    if (from.some((ways) => ways.length === 0)) continue;
     look(
-      faces.map((f) =>
-        waysOf(f, some, longest).reduce((a, b) => {
+      from.map((ways) =>
+        ways.reduce((a, b) => {
           const d = shareOf(b, perInch) - shareOf(a, perInch);
-          return d < -EPS || (Math.abs(d) <= EPS && b.strips < a.strips) ? b : a;
+          return d < -EPS || (Math.abs(d) <= EPS && b.widths.length < a.widths.length) ? b : a;
         }),
       ),
     );
+  }
+  const groups = new Map<string, number[]>();
+  faces.forEach((f, i) => {
+    const key = JSON.stringify([f.width, f.height, f.ribs]);
+    groups.set(key, [...(groups.get(key) ?? []), i]);
+  });
+  const alike = [...groups.values()].filter((members) => members.length > 1);
   if (effort === 'full')
     for (let round = 0, better = true; better && round < ROUNDS; round++) {
       better = false;
-      for (const [i, f] of faces.entries())
-        for (const way of waysOf(f, widths, longest)) {
+      // Faces that are alike go together first: one of them alone might want a roll of its own.
+      for (const members of [...alike, ...faces.map((_, i) => [i])])
+        for (const [k] of (all[members[0] as number] as Way[]).entries()) {
           const ways = [...(best as { ways: Way[] }).ways];
-          ways[i] = way;
+          for (const i of members) ways[i] = (all[i] as Way[])[k] as Way;
           if (tried.size < TRIES && look(ways)) better = true;
         }
     }
@@ -241,8 +221,8 @@ const ROUNDS = 3;
 const TRIES = 300;
 
 /**
- * Lays the mesh of a whole unit out together: for every face the width of roll and the direction of its strips, with 2 in laps at
- * seams, so that the rolls to buy cost least. Strips are cut from rolls as pieces from sticks, narrow ones beside each other.
+ * Lays the mesh of a whole unit out together: for every face the width of roll and the direction of its strips, with laps of 2 in
+ * or more at seams, on wood where any way of covering it has them there, so that the rolls to buy cost least. Strips are cut from rolls as pieces from sticks, narrow ones beside each other.
  */
 export const planRolls = (
   faces: readonly MeshFace[],
@@ -266,8 +246,11 @@ export const planRolls = (
       face: f.id,
       item: f.item,
       roll: way.roll,
-      strips: way.strips,
+      strips: way.widths.length,
       length: way.along,
+      run: way.run,
+      seams: way.seams,
+      onWood: way.onWood,
       exact: Math.abs(way.across - way.roll) < 1 / 16,
     };
   });

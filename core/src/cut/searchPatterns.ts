@@ -99,7 +99,8 @@ const fillFirst = (p: PatternProblem, prefer: number): Draft => {
   for (const i of order) {
     const size = p.sizes[i] as number;
     for (let k = 0; k < (p.demand[i] as number); k++) {
-      const fit = open.filter((o) => o.room >= size).sort((a, b) => a.room - b.room)[0];
+      let fit: (typeof open)[number] | undefined;
+      for (const o of open) if (o.room >= size && (fit === undefined || o.room < fit.room)) fit = o;
       if (fit) {
         fit.room -= size;
         fit.pattern[i] = (fit.pattern[i] as number) + 1;
@@ -201,16 +202,21 @@ const improve = (
   return best;
 };
 
+const divisorOf = (a: number, b: number): number => (b === 0 ? a : divisorOf(b, a % b));
+
 /** The least sum of whole sticks that is no less than `least`: costs cannot fall between. */
 const roundUpToSum = (least: number, costs: readonly number[], top: number): number => {
   if (least >= top - 1e-6) return top;
-  const reach = new Uint8Array(top + 1);
+  const paid = [...new Set(costs)].filter((c) => c > 0);
+  const unit = paid.reduce(divisorOf, top);
+  const last = top / unit;
+  const reach = new Uint8Array(last + 1);
   reach[0] = 1;
-  for (let c = 0; c <= top; c++) {
-    if (reach[c] !== 1) continue;
-    if (c >= least - 1e-6) return c;
-    for (const cost of costs) if (cost > 0 && c + cost <= top) reach[c + cost] = 1;
+  for (const cost of paid) {
+    const step = cost / unit;
+    for (let c = step; c <= last; c++) if (reach[c - step] === 1) reach[c] = 1;
   }
+  for (let c = Math.max(0, Math.ceil((least - 1e-6) / unit)); c < last; c++) if (reach[c] === 1) return c * unit;
   return top;
 };
 

@@ -38,4 +38,11 @@ export const writeRolls = (plan: MeshPlan) => ({
     })),
   })),
   cost: plan.cost,
+  faces: plan.strips.map((s) => ({
+    face: s.face,
+    run: s.run,
+    strips: s.strips,
+    seams: s.seams.map(clean),
+    onWood: s.onWood,
+  })),
 });

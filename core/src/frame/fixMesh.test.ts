@@ -14,7 +14,7 @@ const touch = (a: Part, b: Part): boolean =>
   findPieces(a.shape, a.place).some((p) =>
     findPieces(b.shape, b.place).some((q) => Math.abs(measureSeparation(p, q)) < 1 / 32),
   );
-const strips = (b: Build) => takeOff(b, 'quick').mesh.strips.find((s) => s.face === 'front/mesh');
+const strips = (b: Build) => takeOff(b, 'full').mesh.strips.find((s) => s.face === 'front/mesh');
 
 describe('battens over the edges of mesh', () => {
   // By hand: a side of 96 × 24 in has 96 in above and below, cut from 8 ft strips, and 21 in between them at both ends.

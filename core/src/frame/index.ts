@@ -5,6 +5,7 @@ export * from './layoutOpenings.ts';
 export * from './whatFits.ts';
 export * from './chooseJoints.ts';
 export * from './frameWall.ts';
+export * from './suitMesh.ts';
 export * from './skinWall.ts';
 export * from './cladWall.ts';
 export * from './frameFeet.ts';

@@ -161,6 +161,7 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles
           title: `Skin the ${a.name} while it lies flat`,
           text: skinText(
             skin,
+            build.parts,
             build.openings.filter((o) => o.assembly === a.id),
             stained,
           ),
@@ -262,7 +263,7 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles
         id: `${a.id}/cover`,
         verb: 'roof',
         title: `Cover the ${a.name}`,
-        text: coverText(cover, stained),
+        text: coverText(cover, build.parts, stained),
         station: 'bay',
         assembly: a.id,
         parts: ids(cover),

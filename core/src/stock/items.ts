@@ -273,6 +273,9 @@ const rolls = (perSquareFoot: number) =>
   );
 
 /** Mesh rolls. Openings and weights are makers' usual figures (common practice, no source). */
+/** Least lap at the seams of mesh that is wider than its roll, inches. Common practice, no source. */
+export const MESH_LAP = 2;
+
 export const MESHES: readonly Mesh[] = [
   {
     key: 'hardware-cloth',

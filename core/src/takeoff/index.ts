@@ -1,2 +1,3 @@
 export * from './takeOff.ts';
+export { isSeamOpen } from './meshFaces.ts';
 export * from './replanSticks.ts';

@@ -1,6 +1,7 @@
+import { meshFaceOf } from './meshFaces.ts';
 import { countJoints, hasCut, measureTravelling } from '../unit/index.ts';
 import type { Build, Part } from '../unit/index.ts';
-import { MESH_LAP, planRolls, planSheets, planSticks } from '../cut/index.ts';
+import { planRolls, planSheets, planSticks } from '../cut/index.ts';
 import type { Effort, MeshPlan, SheetPlan, StickDemand, StickPiece, StickPlan, StickStock } from '../cut/index.ts';
 import {
   findHardware,
@@ -108,13 +109,7 @@ export const sheetPlanOf = (parts: readonly Part[]): SheetPlan => {
 /** The mesh of a unit as one roll plan: every face in strips, every strip where it is cut from its roll. */
 export const planMesh = (parts: readonly Part[], effort: Effort = 'full'): MeshPlan =>
   planRolls(
-    parts
-      .filter((p) => p.role === 'mesh')
-      .map((p) => {
-        // What is lapped around the edge is bought as well.
-        const more = p.fixing === 'lap' ? 2 * MESH_LAP : 0;
-        return { id: p.id, item: p.item, width: p.length + more, height: p.width + more };
-      }),
+    parts.filter((p) => p.role === 'mesh').map((p) => meshFaceOf(p, parts)),
     MESHES.flatMap((m) => m.rolls.map((r) => ({ item: m.key, ...r }))),
     effort,
   );

@@ -21,6 +21,7 @@ import { legBracing } from './legBracing.ts';
 import { underfloorDark } from './underfloorDark.ts';
 import { meshStrength } from './meshStrength.ts';
 import { meshHeld } from './meshHeld.ts';
+import { meshSeam } from './meshSeam.ts';
 import { meshRoll } from './meshRoll.ts';
 import { liftWeight } from './liftWeight.ts';
 import { pullForce } from './pullForce.ts';
@@ -92,6 +93,7 @@ export const CHECKS: readonly Check[] = [
   underfloorDark,
   meshStrength,
   meshHeld,
+  meshSeam,
   meshRoll,
   liftWeight,
   pullForce,

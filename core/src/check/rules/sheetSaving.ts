@@ -1,8 +1,26 @@
 import { printLength } from '../../measure/index.ts';
+import type { Spec } from '../../model/index.ts';
 import type { Build } from '../../unit/index.ts';
 import { buildSpec } from '../../model/index.ts';
 import { sheetPlanOf } from '../../takeoff/index.ts';
 import type { Check, Finding } from '../types.ts';
+
+const countSheets = (build: Build, item: string): number =>
+  sheetPlanOf(build.parts.filter((p) => p.item === item)).sheets.length;
+
+/** Sheets of the last few shorter units: while a length is dragged the shorter one stays the same. */
+const known = new Map<string, number>();
+const KEPT = 8;
+
+const countShorter = (spec: Spec, item: string): number => {
+  const key = JSON.stringify([item, spec]);
+  const before = known.get(key);
+  if (before !== undefined) return before;
+  const count = countSheets(buildSpec(spec), item);
+  if (known.size >= KEPT) known.delete(known.keys().next().value as string);
+  known.set(key, count);
+  return count;
+};
 
 /** A little less length that saves a sheet. */
 export const sheetSaving: Check = ({ build, spec, params, rules }) => {
@@ -11,8 +29,8 @@ export const sheetSaving: Check = ({ build, spec, params, rules }) => {
     if (over < 1e-6 || over > rules.sheetNear || course.size < 48) return [];
     const size = course.size - over;
     const patch = { [course.param]: size };
-    const count = (b: Build): number => sheetPlanOf(b.parts.filter((p) => p.item === course.item)).sheets.length;
-    const saved = count(build) - count(buildSpec({ ...spec, params: { ...params, ...patch } }));
+    const shorter = countShorter({ ...spec, params: { ...params, ...patch } }, course.item);
+    const saved = countSheets(build, course.item) - shorter;
     if (saved < 1) return [];
     return [
       {

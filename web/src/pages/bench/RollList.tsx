@@ -57,6 +57,39 @@ export const RollList = ({
           <StripRows tickets={tickets} faces={faces} onTick={onTick} />
         </Box>
       ))}
+      <SeamRows plan={plan} faces={faces} />
+    </Box>
+  );
+};
+
+/** Where the strips of faces wider than their roll meet on the frame. */
+const SeamRows = ({
+  plan,
+  faces,
+}: {
+  readonly plan: MeshPlan;
+  readonly faces: ReadonlyMap<string, Build['parts'][number]>;
+}) => {
+  const seamed = plan.strips.filter((s) => s.seams.length > 0);
+  if (seamed.length === 0) return null;
+  return (
+    <Box data-seams>
+      <Box className="cond" mb={1}>
+        Where strips meet
+      </Box>
+      {seamed.map((s) => (
+        <Box key={s.face} fontSize="15px" borderBottom="1px solid" borderColor="soft" py={1}>
+          <b>{faces.get(s.face)?.mark}</b> {faces.get(s.face)?.name}: {s.strips} strips{' '}
+          {s.run === 'upright' ? 'upright, laps from its left end at ' : 'level, laps from its lower edge at '}
+          {s.seams.map((c, i) => (
+            <span key={i}>
+              {i > 0 && ', '}
+              <Len inches={c} />
+            </span>
+          ))}
+          {s.onWood ? ', all on wood.' : ', not on wood: lace both strips together.'}
+        </Box>
+      ))}
     </Box>
   );
 };

@@ -21,6 +21,7 @@ import {
   fixMesh,
 } from '../../../frame/index.ts';
 import type { Axes, GuardSide, OpeningWish, PlacedOpening } from '../../../frame/index.ts';
+import { printLength } from '../../../measure/index.ts';
 import { findMesh, findPiece, findSheet } from '../../../stock/index.ts';
 import { frameCeiling } from './ceiling.ts';
 import { lineBarn } from './lining.ts';
@@ -250,15 +251,20 @@ export const frameBarnFitOut = (p: BarnFitOutParams, fittings: readonly Fitting[
       fix: { label: `Make it ${bars}`, patch: { roostBars: bars } },
     });
   const nestWide = p.nestCount * 12.5 + 0.5;
-  const nestRoom = D - WALL - 12;
+  // Floor, back and roof of the row are each one piece of a sheet.
+  const nestMost = findSheet('ply-1/2').length;
+  const nestRoom = Math.min(D - WALL - 12, nestMost);
   let nests = p.nestCount;
   if (nestWide > nestRoom) {
     nests = Math.max(0, Math.floor((nestRoom - 0.5) / 12.5));
     sketch.note({
       code: 'nests-do-not-fit',
       severity: 'stop',
-      what: `${p.nestCount} nests are longer than the left wall.`,
-      why: 'They hang in one row on the barn’s left wall.',
+      what: `${p.nestCount} nests are longer than ${nestRoom < nestMost ? 'the left wall' : 'a sheet'}.`,
+      why:
+        nestRoom < nestMost
+          ? 'They hang in one row on the barn’s left wall.'
+          : `They hang in one row of ${printLength(nestWide)}; its floor and its back are one piece each, and sheets end at ${printLength(nestMost)}.`,
       fix: { label: `Make it ${nests}`, patch: { nestCount: nests } },
     });
   }

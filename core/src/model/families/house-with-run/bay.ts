@@ -21,6 +21,7 @@ import {
   SKIRT,
   wallAxes,
   WALL,
+  suitMesh,
 } from '../../../frame/index.ts';
 import type { RoofThrust } from '../../../unit/index.ts';
 import type { LeanRoofPlan, LeanSlope, Sketch } from '../../../frame/index.ts';
@@ -70,7 +71,7 @@ export const frameBay = (sketch: Sketch, p: BayPlan): RoofThrust => {
       to: L,
       height: p.eave,
       slope: 0,
-      spacing: p.studs,
+      spacing: suitMesh(p.studs),
       layoutFrom: 0,
       openings: [],
       bottomItem: '2x4-pt',

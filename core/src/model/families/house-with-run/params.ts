@@ -78,7 +78,7 @@ export const houseWithRunParams: readonly ParamDef[] = [
     [3, 4, 5, 6].map((n) => [n, `${n} in 12`] as const),
     6,
   ),
-  { key: 'runStuds', label: 'Run studs at', group: 'Run', kind: 'length', min: 16, max: 36, step: 1, default: 24 },
+  { key: 'runStuds', label: 'Run studs at most', group: 'Run', kind: 'length', min: 16, max: 36, step: 1, default: 24 },
   choiceParam(
     'runRoof',
     'Run roof',

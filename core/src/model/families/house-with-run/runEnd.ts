@@ -10,6 +10,7 @@ import {
   polyPart,
   wallAxes,
   WALL,
+  suitMesh,
 } from '../../../frame/index.ts';
 import type { LeanSlope, Sketch } from '../../../frame/index.ts';
 import { findMesh, findRoofing } from '../../../stock/index.ts';
@@ -49,7 +50,7 @@ export const frameRunEnd = (sketch: Sketch, p: BayPlan, slope: LeanSlope): void 
     to: D - WALL,
     height: p.eave,
     slope: 0,
-    spacing: p.studs,
+    spacing: suitMesh(p.studs),
     layoutFrom: 0,
     openings: gates.placed,
     bottomItem: '2x4-pt',

@@ -64,6 +64,9 @@ export const frameFramedPen = (p: LowPenParams): Build => {
   // Roofing is carried at most every 36 in.
   const rows = Math.ceil(roof / 36);
   for (let i = 1; i < rows; i++) crossbars.push((roof * i) / rows - T / 2);
+  // Mesh wants something for its seams, and sags where it is wider.
+  const spans = Math.ceil(fixed / 44);
+  for (let i = 1; i < spans; i++) crossbars.push(roof + (fixed * i) / spans - T / 2);
   crossbars
     .sort((x, y) => x - y)
     .forEach((x, i) =>

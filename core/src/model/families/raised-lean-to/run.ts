@@ -19,6 +19,7 @@ import {
   SKIRT,
   wallAxes,
   WALL,
+  suitMesh,
 } from '../../../frame/index.ts';
 import type { LeanSlope, Sketch } from '../../../frame/index.ts';
 import { findMesh, findPiece } from '../../../stock/index.ts';
@@ -70,7 +71,7 @@ export const frameRun = (
       to: p.runLength,
       height,
       slope: 0,
-      spacing: p.runBay,
+      spacing: suitMesh(p.runBay),
       layoutFrom: 0,
       openings: [],
       bottomItem: '2x4-pt',
@@ -135,7 +136,7 @@ export const frameRun = (
     to: D - WALL,
     height: under(0),
     slope: fall,
-    spacing: p.runBay,
+    spacing: suitMesh(p.runBay),
     layoutFrom: 0,
     openings: gates.placed,
     bottomItem: '2x4-pt',
@@ -302,6 +303,25 @@ export const frameRun = (
       [D - 2 * WALL, T, 3.5],
       'a',
     ),
+    ...(Math.min(D - 2 * WALL, p.legHeight + 3.5) > 48
+      ? [
+          boxPart(
+            close,
+            'run-close',
+            {
+              id: 'run-close/stud',
+              name: 'closing stud under the house',
+              role: 'stud',
+              item: '2x4',
+              fit: 'measure in place',
+              tolerance: 0.25,
+            },
+            [D / 2 - T / 2, 0, 3.5],
+            [T, T, p.legHeight - 3.5],
+            'z',
+          ),
+        ]
+      : []),
     polyPart(
       close,
       'run-close',

@@ -19,7 +19,7 @@ export const runParams: readonly ParamDef[] = [
   },
   {
     key: 'runBay',
-    label: 'Run studs at',
+    label: 'Run studs at most',
     group: 'Run',
     kind: 'length',
     min: 16,

@@ -1,11 +1,12 @@
 import type { Pt } from '../../../geometry/index.ts';
 import { boxPart, faceOf, polyPart, wallAxes } from '../../../frame/index.ts';
 import type { Sketch } from '../../../frame/index.ts';
-import { findMesh, findSheet } from '../../../stock/index.ts';
+import { findMesh, findSheet, MESH_LAP, MESHES } from '../../../stock/index.ts';
 import type { SteepRoofPenParams } from './params.ts';
 
 const T = 1.5;
 const RAIL = 3.5;
+const WIDEST = Math.max(...MESHES.flatMap((r) => r.rolls.map((one) => one.width)));
 
 /** Closes the back end under the roof, with ply or mesh over a post in the middle, and names the front end. */
 export const frameEnds = (
@@ -40,7 +41,8 @@ export const frameEnds = (
       'z',
     ),
   );
-  if (closed && W > sheet.width) {
+  // Where two sheets or two strips of mesh meet, with the lap around the edge.
+  if (W > (closed ? sheet.width : WIDEST - 2 * MESH_LAP))
     sketch.add(
       boxPart(
         left,
@@ -58,6 +60,7 @@ export const frameEnds = (
         'z',
       ),
     );
+  if (closed && W > sheet.width) {
     // Two sheets meet on the middle post.
     const halves: Pt[][] = [
       [

@@ -1,0 +1,42 @@
+import { measurePtBounds } from '../geometry/index.ts';
+import { waysOf } from '../cut/index.ts';
+import type { MeshFace } from '../cut/index.ts';
+import { MESH_LAP, MESHES } from '../stock/index.ts';
+import type { Part } from '../unit/index.ts';
+import { findRibs } from './findRibs.ts';
+
+const ROLLS = MESHES.flatMap((m) => m.rolls);
+/** Faces no wider than this need no seam, whatever roll they come from; wider ones than the widest always do. */
+const NARROWEST = Math.min(...ROLLS.map((r) => r.width));
+const WIDEST = Math.max(...ROLLS.map((r) => r.width));
+const WIDTHS = [...new Set(ROLLS.map((r) => r.width))];
+const LONGEST = Math.max(...ROLLS.map((r) => r.length));
+
+/** What is lapped around an edge is bought as well, as far as the widest roll goes before it would need a seam for that alone. */
+const lapped = (size: number): number => (size > WIDEST ? size + 2 * MESH_LAP : Math.min(size + 2 * MESH_LAP, WIDEST));
+
+/** A mesh as a face to be covered: as it hangs, with its laps, and the wood behind it on which seams can lie. */
+export const meshFaceOf = (mesh: Part, parts: readonly Part[]): MeshFace => {
+  const [x0, y0, x1, y1] = measurePtBounds(mesh.shape.outline);
+  // What is bent over hoops is longer than it is drawn.
+  const [across, up] = mesh.bent === undefined ? [x1 - x0, y1 - y0] : [mesh.length, mesh.width];
+  const lap = mesh.fixing === 'lap';
+  const [width, height] = lap ? [lapped(across), lapped(up)] : [across, up];
+  const ribs = Math.min(width, height) > NARROWEST ? findRibs(mesh, parts) : undefined;
+  const shifted = (lines: readonly number[], by: number): number[] => lines.map((c) => c + by / 2);
+  return {
+    id: mesh.id,
+    item: mesh.item,
+    width,
+    height,
+    ...(ribs
+      ? { ribs: { upright: shifted(ribs.upright, width - across), level: shifted(ribs.level, height - up) } }
+      : {}),
+  };
+};
+
+/** True where a mesh hangs on a frame and is wider than any roll, and no way of covering it has its seams on wood. */
+export const isSeamOpen = (mesh: Part, parts: readonly Part[]): boolean => {
+  if (mesh.role !== 'mesh' || mesh.bent !== undefined || Math.min(mesh.length, mesh.width) <= WIDEST) return false;
+  return waysOf(meshFaceOf(mesh, parts), WIDTHS, LONGEST).some((w) => !w.onWood);
+};
