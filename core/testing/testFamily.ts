@@ -125,7 +125,7 @@ const placeAt = (place: Placement, depth: number) => {
 };
 
 /** What is bought holds every part: each stick piece, each sheet piece, each face of mesh, each roof sheet once. */
-const takeoffFaults = (build: Build): string[] => {
+export const takeoffFaults = (build: Build): string[] => {
   const takeoff = takeOff(build, 'quick');
   const wrong: string[] = [];
   // What is sawn off another in place is cut with it.

@@ -23,6 +23,7 @@ export const CHECK_TITLES: Readonly<Record<string, string>> = {
   'lid-weight': 'Weight of the lid',
   'lift-weight': 'Weight to lift',
   'litter-threshold': 'Threshold over litter',
+  'door-raked': 'Doors whose head follows the rake',
   'mesh-seam-open': 'Mesh strips that meet on no wood',
   'mesh-held': 'How mesh is held',
   'mesh-roll': 'Mesh from a whole roll',

@@ -3,6 +3,7 @@ import type { Pt } from '../geometry/index.ts';
 import { alongLine, driven } from '../join/index.ts';
 import { faceOf } from './axes.ts';
 import type { Axes } from './axes.ts';
+import { fitRakedStops, frameRakedLeaf } from './fitRakedLeaf.ts';
 import { fitLeafPop, leastLeaf, popHole, popTop } from './fitLeafPop.ts';
 import type { LeafPop } from './fitLeafPop.ts';
 import { boxPart, polyPart } from './makePart.ts';
@@ -148,6 +149,7 @@ export const fitDoor = (
       what: `A Dutch door ${o.height}″ high is too low to be parted.`,
       why: `Its halves would be slats, not leaves, under ${DUTCH_LEAST}″; it was drawn with one leaf.`,
     });
+  const raked = o.rake !== undefined;
   // Only a leaf that stands whole takes a pop door.
   const { pop, ...bare } = plan;
   let leaf: ReturnType<typeof frameLeaf> | undefined;
@@ -169,7 +171,8 @@ export const fitDoor = (
     const lower = Math.round((high - DOOR_GAP) * 0.55 * 16) / 16;
     frameLeaf(sketch, bare, 'lower-', a0, z0, wide, lower);
     frameLeaf(sketch, bare, 'upper-', a0, z0 + lower + DOOR_GAP, wide, high - lower - DOOR_GAP);
-  } else leaf = frameLeaf(sketch, plan, '', a0, z0, wide, high);
+  } else if (raked) frameRakedLeaf(sketch, plan, DOOR_GAP);
+  else leaf = frameLeaf(sketch, plan, '', a0, z0, wide, high);
   const deep = Math.min(STOP, (plan.wall ?? 3.5) - BOARD);
   const stop = {
     name: `${name} stop`,
@@ -179,32 +182,35 @@ export const fitDoor = (
     fit: 'measure in place' as const,
     tolerance: 0.25,
   };
-  sketch.add(
-    boxPart(axes, id, { id: `${id}/stop-1`, ...stop }, [o.left, BOARD, o.bottom], [BOARD, deep, o.height], 'z'),
-    boxPart(
-      axes,
-      id,
-      { id: `${id}/stop-2`, ...stop },
-      [o.left + o.width - BOARD, BOARD, o.bottom],
-      [BOARD, deep, o.height],
-      'z',
-    ),
-    boxPart(
-      axes,
-      id,
-      { id: `${id}/stop-3`, ...stop },
-      [o.left + BOARD, BOARD, o.bottom + o.height - BOARD],
-      [o.width - 2 * BOARD, deep, BOARD],
-      'a',
-    ),
-  );
+  if (raked) fitRakedStops(sketch, plan, deep, stop);
+  else
+    sketch.add(
+      boxPart(axes, id, { id: `${id}/stop-1`, ...stop }, [o.left, BOARD, o.bottom], [BOARD, deep, o.height], 'z'),
+      boxPart(
+        axes,
+        id,
+        { id: `${id}/stop-2`, ...stop },
+        [o.left + o.width - BOARD, BOARD, o.bottom],
+        [BOARD, deep, o.height],
+        'z',
+      ),
+      boxPart(
+        axes,
+        id,
+        { id: `${id}/stop-3`, ...stop },
+        [o.left + BOARD, BOARD, o.bottom + o.height - BOARD],
+        [o.width - 2 * BOARD, deep, BOARD],
+        'a',
+      ),
+    );
   sketch.assembly({
     id,
     name,
     kind: 'door',
     face: faceOf(axes, a0, 0, z0),
     flat: true,
-    square: { width: wide, height: high },
+    // Diagonals say nothing of a leaf with a slanting head.
+    ...(raked ? {} : { square: { width: wide, height: high } }),
     tapes: [],
     joins: { to: plan.joins, how: 'hung with shims for an even ⅛″ gap, stops added, then the latch' },
   });

@@ -199,13 +199,16 @@ export const frameWall = (sketch: Sketch, plan: WallPlan): FramedWall => {
     const low = o.from ?? T;
     const high = o.to ?? 'plate';
     // The end stud of the wall serves where it stands there anyway, and a stud of the opening over or under it.
+    const needed = (a: number): number =>
+      o.rake === undefined ? o.bottom + o.height : Math.min(ceiling(a), ceiling(a + T));
     const stands = (at: number): boolean =>
-      uprights.some((u) => Math.abs(u.a - at) < 1e-6 && u.from <= low + 1e-6 && u.to >= o.bottom + o.height - 1e-6);
+      uprights.some((u) => Math.abs(u.a - at) < 1e-6 && u.from <= low + 1e-6 && u.to >= needed(u.a) - 1e-6);
     for (const at of [o.left - side, right + reach])
       if (!stands(at)) vertical(at, low, high, 'king', `king stud, ${o.kind}`);
     if (reach > 0)
       for (const at of [o.left - T, right]) if (!stands(at)) vertical(at, low, head, 'jack', `jack stud, ${o.kind}`);
-    headerParts(sketch, plan, o, depth);
+    // A head that follows the plate is the plate.
+    if (o.rake === undefined) headerParts(sketch, plan, o, depth);
     const over = { what: 'over', from: o.left - reach, length: o.width + 2 * reach } as const;
     if (slope === 0 && packers(sketch, plan, o, { ...over, low: headTop(o), high: o.to ?? ceiling(0) }, depth))
       packed.add(o.id);
@@ -373,7 +376,7 @@ const frameBlockRow = (
         right.a > o.left - openingSide(o) + T + 1e-6 &&
         z + T / 2 > o.bottom - T - 1e-6 &&
         // Packers fill what is over a header.
-        (packed.has(o.id) || z - T / 2 < o.bottom + o.height + headerHeight(o) + 1e-6),
+        (packed.has(o.id) || z - T / 2 < headTop(o) + 1e-6),
     );
     if (wide < 1 || inWay) return;
     sketch.add(

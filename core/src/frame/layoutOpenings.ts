@@ -26,6 +26,11 @@ export interface PlacedOpening extends OpeningWish {
   readonly left: number;
   /** The opening over or under which it stands, between the same studs. */
   readonly within?: string;
+  /**
+   * Rise of its head along the wall, inches an inch: it follows a raked plate, which is all the head it has. Its height is then
+   * that of its lower side.
+   */
+  readonly rake?: number;
   /** Heights that its own studs reach from and to, where they do not run from plate to plate. */
   readonly from?: number;
   readonly to?: number;
@@ -61,9 +66,15 @@ export const headerHeight = (o: Span): number => (isBlocked(o) ? 1.5 : o.width <
 /** True for an opening whose sill is the floor: the bottom plate is sawn out under it. */
 export const standsOnFloor = (o: { readonly bottom: number }): boolean => o.bottom < STUD - 1e-6;
 
-/** Top of the header over an opening. */
-export const headTop = (o: Pick<OpeningWish, 'bottom' | 'height' | 'width' | 'flat'>): number =>
-  o.bottom + o.height + headerHeight(o);
+/** Top of the header over an opening; one whose head is the plate has nothing over it. */
+export const headTop = (o: Pick<PlacedOpening, 'bottom' | 'height' | 'width' | 'flat' | 'rake'>): number =>
+  o.rake === undefined ? o.bottom + o.height + headerHeight(o) : Infinity;
+
+/** Top of a rough opening at a place along the wall. */
+export const openingTop = (
+  o: Pick<PlacedOpening, 'bottom' | 'height' | 'width' | 'left' | 'rake'>,
+  a: number,
+): number => o.bottom + o.height + (o.rake ?? 0) * (a - ((o.rake ?? 0) > 0 ? o.left : o.left + o.width));
 
 /** Least height of what is packed between a header and a sill over it. */
 const PACKED = 0.5;
@@ -94,6 +105,21 @@ const bayIn = (o: PlacedOpening, w: OpeningWish, at: number): Pick<PlacedOpening
   const below = (gap: number): boolean => apart(gap - (outer - STUD));
   const under = o.bottom - STUD - headTop(w);
   return gaps.every(below) && under >= 0 ? { to: o.bottom - STUD } : undefined;
+};
+
+/** A door of one leaf under a raked plate on which nothing bears, as high as it goes there; undefined for any other. */
+const rakedAt = (
+  w: OpeningWish,
+  at: number,
+  ceiling: (a: number) => number,
+): { readonly height: number; readonly highest: number; readonly rake: number } | undefined => {
+  if (w.kind !== 'people door' || w.flat !== true || w.unit !== undefined) return undefined;
+  if (openingSide(w) !== STUD || (w.style !== undefined && w.style !== 'single')) return undefined;
+  const ends = [ceiling(at) - w.bottom, ceiling(at + w.width) - w.bottom] as const;
+  const rake = (ends[1] - ends[0]) / w.width;
+  const height = Math.min(...ends);
+  if (Math.abs(rake) < 1e-6 || height < w.leastHeight) return undefined;
+  return { height, highest: Math.max(...ends), rake };
 };
 
 /** What became of the wishes of a wall. */
@@ -143,7 +169,11 @@ export const layoutOpenings = (
     const top =
       Math.min(ceiling(place - reach), ceiling(place + wish.width + reach), bay.to ?? Infinity) - headerHeight(wish);
     const most = Math.floor((top - wish.bottom) * 16) / 16;
-    if (most < wish.leastHeight) left.push(wish);
+    const raked = most < wish.height && bay.within === undefined ? rakedAt(wish, place, ceiling) : undefined;
+    if (raked) {
+      if (raked.highest < wish.height - 1 / 16) lowered.push(wish);
+      placed.push({ ...wish, left: place, height: raked.height, rake: raked.rake });
+    } else if (most < wish.leastHeight) left.push(wish);
     else {
       if (most < wish.height) lowered.push(wish);
       placed.push({ ...wish, left: place, height: Math.min(wish.height, most), ...bay });

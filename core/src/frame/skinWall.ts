@@ -3,6 +3,7 @@ import { clipBelow, measureArea, measurePtBounds, rectangle } from '../geometry/
 import type { Pt } from '../geometry/index.ts';
 import type { Axes } from './axes.ts';
 import { chooseJoints } from './chooseJoints.ts';
+import { openingTop } from './layoutOpenings.ts';
 import type { PlacedOpening } from './layoutOpenings.ts';
 import { polyPart } from './makePart.ts';
 import type { Sketch } from './sketch.ts';
@@ -45,13 +46,29 @@ export const skinRing = (plan: Pick<SkinPlan, 'bottom' | 'top' | 'peaks'>, a: nu
 
 const EPS = 1e-6;
 
-/** An opening's rectangle. */
-export const rectOf = (o: PlacedOpening) => ({
-  left: o.left,
-  right: o.left + o.width,
-  bottom: o.bottom,
-  top: o.bottom + o.height,
-});
+/** What is taken out of a skin: a rectangle, or a ring within it where the head slants. */
+export interface Cutout {
+  readonly left: number;
+  readonly right: number;
+  readonly bottom: number;
+  readonly top: number;
+  readonly ring?: readonly Pt[];
+}
+
+/** What an opening takes out of a skin. */
+export const rectOf = (o: PlacedOpening): Cutout => {
+  const [left, right] = [o.left, o.left + o.width];
+  const [start, end] = [openingTop(o, left), openingTop(o, right)];
+  const ring: Pt[] = [
+    [left, o.bottom],
+    [right, o.bottom],
+    [right, end],
+    [left, start],
+  ];
+  return { left, right, bottom: o.bottom, top: Math.max(start, end), ...(o.rake === undefined ? {} : { ring }) };
+};
+
+const ringOfCutout = (h: Cutout): readonly Pt[] => h.ring ?? rectangle(h.left, h.bottom, h.right, h.top);
 
 /** A piece of skin: its outline and the openings wholly inside it. */
 export interface StripPiece {
@@ -66,21 +83,18 @@ const LEAST_PIECE = 0.25;
  * A strip of a wall's skin with the openings taken out: a hole where one lies inside, a notch where one reaches in, two pieces
  * where one crosses.
  */
-export const cutStrip = (
-  column: readonly Pt[],
-  openings: readonly { readonly left: number; readonly right: number; readonly bottom: number; readonly top: number }[],
-): StripPiece[] => {
+export const cutStrip = (column: readonly Pt[], openings: readonly Cutout[]): StripPiece[] => {
   const [a, low, b, high] = measurePtBounds(column);
   const near = openings.filter(
     (h) => h.left < b - EPS && h.right > a + EPS && h.bottom < high - EPS && h.top > low + EPS,
   );
   const rect = isRectangle(column);
   if (near.every((h) => rect && h.left > a + EPS && h.right < b - EPS && h.bottom > low + EPS && h.top < high - EPS))
-    return [{ ring: [...column], holes: near.map((h) => rectangle(h.left, h.bottom, h.right, h.top)) }];
+    return [{ ring: [...column], holes: near.map((h) => [...ringOfCutout(h)]) }];
   const ringOf = (ring: readonly Pt[]): [number, number][] => ring.map((p) => [p[0], p[1]]);
   const cut = polygonClipping.difference(
     [ringOf(column)],
-    ...near.map((h): [number, number][][] => [ringOf(rectangle(h.left, h.bottom, h.right, h.top))]),
+    ...near.map((h): [number, number][][] => [ringOf(ringOfCutout(h))]),
   );
   return cut.flatMap((polygon) => {
     const rings = polygon.map((ring) => ring.slice(0, -1).map((p): Pt => [p[0], p[1]]));

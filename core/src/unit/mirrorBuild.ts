@@ -81,6 +81,7 @@ export const mirrorBuild = (build: Build): Build => {
     openings: build.openings.map((o) => ({
       ...o,
       left: (widths.get(o.assembly) ?? 0) - o.left - o.width,
+      ...(o.rake === undefined ? {} : { rake: -o.rake }),
       ...(o.wall ? { wall: SWAPPED[o.wall] } : {}),
     })),
     faces: build.faces.map((f) => {

@@ -188,6 +188,8 @@ export interface Opening {
   readonly bottom: number;
   readonly width: number;
   readonly height: number;
+  /** Rise of its head along the wall, inches an inch; `height` is then that of its lower side. */
+  readonly rake?: number;
   /** Height from the ground to its foot. */
   readonly sillAboveGround: number;
 }

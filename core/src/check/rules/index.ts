@@ -22,6 +22,7 @@ import { underfloorDark } from './underfloorDark.ts';
 import { meshStrength } from './meshStrength.ts';
 import { meshHeld } from './meshHeld.ts';
 import { meshSeam } from './meshSeam.ts';
+import { rakedDoor } from './rakedDoor.ts';
 import { meshRoll } from './meshRoll.ts';
 import { liftWeight } from './liftWeight.ts';
 import { pullForce } from './pullForce.ts';
@@ -94,6 +95,7 @@ export const CHECKS: readonly Check[] = [
   meshStrength,
   meshHeld,
   meshSeam,
+  rakedDoor,
   meshRoll,
   liftWeight,
   pullForce,

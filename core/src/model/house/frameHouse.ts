@@ -24,6 +24,7 @@ import { frameHouseRoof, needsDoublePlate, roofTop } from './roof.ts';
 import type { HouseRoof } from './roof.ts';
 import type { HouseParams } from './types.ts';
 import { frameHouseWalls, wallCeilings } from './walls.ts';
+import type { Raise } from './leftOut.ts';
 import type { WallSetting } from './walls.ts';
 import { placeOpenings } from './wishes.ts';
 import type { InnerLine } from './wishes.ts';
@@ -37,6 +38,8 @@ export interface HouseSetting {
   readonly floor: number;
   readonly skirt: number;
   readonly fittings: readonly Fitting[];
+  /** What makes its walls higher, where that lets a door stand that is too high for them. */
+  readonly raise?: readonly Raise[];
   readonly rafterItem?: string;
   readonly sole?: string;
   readonly doublePlate?: boolean;
@@ -115,6 +118,7 @@ export const frameHouse = (sketch: Sketch, given: HouseParams, s: HouseSetting):
     wall,
     s.inner,
     s.popUnder,
+    s.raise,
   );
   const centres = frameHouseWalls(sketch, p, {
     axes,

@@ -1,4 +1,4 @@
-import type { Fitting, FrameNote } from '../../unit/index.ts';
+import type { Fitting, FrameNote, Side } from '../../unit/index.ts';
 import { findNearestPlace, findWidest, nestRowWidth, openingSide } from '../../frame/index.ts';
 import type { FitsIn, OpeningWish } from '../../frame/index.ts';
 import { BOUGHT, findBought, largestBought, printHalf } from '../../stock/index.ts';
@@ -70,4 +70,34 @@ export const leftOutWhy = (o: OpeningWish, zone: FitsIn): string => {
         ? ' This wall has no place for it.'
         : ` At its place the widest that stands is ${widest}″.`;
   return `Its studs would run into a corner or into those of another opening, or its header into the plate; it was left out.${instead}`;
+};
+
+/** A parameter that makes some of the walls higher, what it is now and the most that it may be, inches. */
+export interface Raise {
+  readonly param: string;
+  readonly now: number;
+  readonly most: number;
+  /** All of them where left out. */
+  readonly sides?: readonly Side[];
+}
+
+/** What mends an opening that came out lower than asked: walls that let it stand as it is wanted, else the highest that does. */
+export const loweredFix = (
+  o: OpeningWish,
+  got: number,
+  side: Side,
+  raise: readonly Raise[],
+): Pick<FrameNote, 'fix'> => {
+  if (o.kind === 'people door') {
+    const by = raise.find((r) => r.sides?.includes(side) ?? true);
+    const high = by && Math.ceil((by.now + o.height - got) * 2) / 2;
+    if (by && high !== undefined && high <= by.most)
+      return { fix: { label: `Raise the wall to ${high}″`, patch: { [by.param]: high } } };
+  }
+  if (o.at !== undefined) return {};
+  if (o.kind === 'people door') {
+    const half = Math.max(24, Math.floor(got * 2) / 2);
+    return { fix: { label: `Make the door ${half}″`, patch: { doorHeight: half } } };
+  }
+  return o.kind === 'window' ? { fix: { label: 'Leave the window out', patch: { windowWall: 'none' } } } : {};
 };

@@ -24,7 +24,7 @@ export interface LinerPlan {
 const holeOf = (o: PlacedOpening) => {
   const r = rectOf(o);
   const lap = o.kind === 'window' || o.kind === 'vent' ? 1 : 0;
-  return { left: r.left - lap, right: r.right + lap, bottom: r.bottom - lap, top: r.top + lap };
+  return { ...r, left: r.left - lap, right: r.right + lap, bottom: r.bottom - lap, top: r.top + lap };
 };
 
 /** Lines the walls of the bird room with sheets joined on studs, cut out at openings. */

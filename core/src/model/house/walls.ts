@@ -13,6 +13,7 @@ import {
   RIDGE_HALF,
   ridgeOf,
   headerHeight,
+  headTop,
   WALL,
 } from '../../frame/index.ts';
 import type { Axes, PlacedOpening, Sketch } from '../../frame/index.ts';
@@ -73,9 +74,9 @@ export const mayMeet = (z: number, openings: readonly PlacedOpening[]): boolean 
   openings.every((o) => {
     const top = o.bottom + o.height;
     const head = headerHeight(o);
-    const clear = z < o.bottom - 2.5 || z > top + head + 1;
+    const clear = z < o.bottom - 2.5 || z > headTop(o) + 1;
     const across = z > o.bottom + 0.5 && z < top - 0.5;
-    const onHeader = head >= 3.5 && z > top + 0.5 && z < top + head - 0.5;
+    const onHeader = o.rake === undefined && head >= 3.5 && z > top + 0.5 && z < top + head - 0.5;
     return clear || across || onHeader;
   });
 
@@ -244,6 +245,7 @@ export const frameHouseWalls = (
         bottom: o.bottom,
         width: o.width,
         height: o.height,
+        ...(o.rake === undefined ? {} : { rake: o.rake }),
         sillAboveGround: axes.origin[2] + o.bottom,
         above: (isLevel(side) ? sidingTop(roof, side, out) : line(o.left + o.width / 2)) - o.bottom - o.height,
       });

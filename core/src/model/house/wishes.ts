@@ -1,7 +1,16 @@
 import type { Fitting, FittingStyle, Side } from '../../unit/index.ts';
-import { cladding, headerHeight, layoutOpenings, nestRowWidth, openingSide, WALL } from '../../frame/index.ts';
+import {
+  cladding,
+  headerHeight,
+  layoutOpenings,
+  nestRowWidth,
+  openingSide,
+  openingTop,
+  WALL,
+} from '../../frame/index.ts';
 import type { FitsIn, OpeningWish, Span, PlacedOpening, Sketch } from '../../frame/index.ts';
-import { boughtByHand, boughtSize, leftOutFix, leftOutWhy } from './leftOut.ts';
+import { boughtByHand, boughtSize, leftOutFix, leftOutWhy, loweredFix } from './leftOut.ts';
+import type { Raise } from './leftOut.ts';
 import { sidingTop } from './roof.ts';
 import type { HouseRoof } from './roof.ts';
 import type { HouseParams } from './types.ts';
@@ -272,6 +281,7 @@ export const placeOpenings = (
   wall: number = WALL,
   inner?: InnerLine,
   overhead: Overhead = () => Infinity,
+  raise: readonly Raise[] = [],
 ): Record<Side, readonly PlacedOpening[]> => {
   const byHand = new Set(fittings.map((f) => f.id));
   const all = underEave(sketch, p, roof, [
@@ -310,25 +320,18 @@ export const placeOpenings = (
     const left = laid.flatMap((l) => l.left);
     out[side] = placed;
     for (const o of lowered) {
-      const got = placed.find((q) => q.id === o.id)?.height ?? 0;
+      const as = placed.find((q) => q.id === o.id);
+      const got = as ? Math.max(openingTop(as, as.left), openingTop(as, as.left + as.width)) - as.bottom : 0;
       sketch.note({
         code: `${o.id}-lowered`,
         where: [`${side}-wall/${o.id}/header-1`],
         severity: o.kind === 'people door' ? 'warn' : 'stop',
-        what: `The ${o.kind} is ${got}″ high, not ${o.height}″.`,
-        why: `Its header must pass under the top plate of the ${side} wall.`,
-        ...(o.at !== undefined
-          ? {}
-          : o.kind === 'people door'
-            ? {
-                fix: {
-                  label: `Make the door ${Math.floor(got * 2) / 2}″`,
-                  patch: { doorHeight: Math.max(24, Math.floor(got * 2) / 2) },
-                },
-              }
-            : o.kind === 'window'
-              ? { fix: { label: 'Leave the window out', patch: { windowWall: 'none' } } }
-              : {}),
+        what: `The ${o.kind} is ${Math.floor(got * 16) / 16}″ high, not ${o.height}″.`,
+        why:
+          as?.rake === undefined
+            ? `Its header must pass under the top plate of the ${side} wall.`
+            : `Its head is the top plate of the ${side} wall, at its highest side.`,
+        ...loweredFix(o, got, side, raise),
       });
     }
     for (const o of left) {

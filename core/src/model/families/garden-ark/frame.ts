@@ -15,6 +15,7 @@ import {
 } from '../../../frame/index.ts';
 import { findMesh } from '../../../stock/index.ts';
 import { frameHouse, gableRoof, resolveRoosts, USUAL_HOUSE } from '../../house/index.ts';
+import { WALL_MOST } from './params.ts';
 import type { GardenArkParams } from './params.ts';
 
 const T = 1.5;
@@ -144,6 +145,7 @@ export const frameGardenArk = (given: GardenArkParams, fittings: readonly Fittin
     floor: z,
     skirt: PLY,
     fittings,
+    raise: [{ param: 'wallHeight', now: given.wallHeight, most: WALL_MOST }],
     rafterItem: '2x3',
     stud: { item: '2x2', depth: T },
     deck: false,

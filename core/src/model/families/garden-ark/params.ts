@@ -21,12 +21,15 @@ export interface GardenArkParams extends HouseParams {
   readonly ropes: boolean;
 }
 
+/** Highest wall, floor to top of plate. */
+export const WALL_MOST = 36;
+
 export const gardenArkParams: readonly ParamDef[] = [
   sizeParam('length', 'Length', [72, 120], 84, 'Outside, along the row.'),
   sizeParam('width', 'Width', [30, 48], 36, '36″ runs between rows set 40 to 48″ apart.'),
   sizeParam('runHeight', 'Run, height', [18, 30], 24, '24″ takes the roll uncut.'),
   sizeParam('deckLength', 'House, length', [30, 48], 36, 'Upper deck over one end.'),
-  sizeParam('wallHeight', 'House wall', [22, 36], 26, 'Deck to top of plate.'),
+  sizeParam('wallHeight', 'House wall', [22, WALL_MOST], 26, 'Deck to top of plate.'),
   choiceParam('pitch', 'Roof pitch', 'Size', PITCHES, 6),
   meshParam('mesh', 'Mesh', 'Skin', 'hardware-cloth'),
   ...meshFixParams('Skin', ['sides', 'overhead']),

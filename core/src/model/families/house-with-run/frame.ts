@@ -12,6 +12,7 @@ import {
 } from '../../../frame/index.ts';
 import { frameHouse, gableRoof, resolveRoosts, sidingSkirt, USUAL_HOUSE } from '../../house/index.ts';
 import { baySlope, frameBay } from './bay.ts';
+import { WALL_MOST } from './params.ts';
 import type { HouseWithRunParams } from './params.ts';
 
 /** Clear height of a house's side overhang over the run's roof. */
@@ -80,6 +81,7 @@ export const frameHouseWithRun = (given: HouseWithRunParams, fittings: readonly 
     floor: z,
     skirt: sidingSkirt(floor?.rim ?? z, z, slab ? 'concrete' : 'soil'),
     fittings,
+    raise: [{ param: 'wallHeight', now: p.wallHeight, most: WALL_MOST }],
     ...(slab ? { sole: sill ? '2x4' : '2x4-pt' } : {}),
     joins: slab && !sill ? 'front-wall' : 'base',
     doublePlate: true,

@@ -25,10 +25,13 @@ export interface HouseWithRunParams extends HouseParams {
   readonly runGate: number;
 }
 
+/** Highest wall, floor to top of plate. */
+export const WALL_MOST = 108;
+
 export const houseWithRunParams: readonly ParamDef[] = [
   sizeParam('length', 'House, length', [72, 144], 96, 'Outside of the frame, along the run.'),
   sizeParam('depth', 'House and run, depth', [60, 120], 96, 'Outside of the frame; the run is as deep.'),
-  sizeParam('wallHeight', 'House wall', [78, 108], 96, 'Floor to top of plate.'),
+  sizeParam('wallHeight', 'House wall', [78, WALL_MOST], 96, 'Floor to top of plate.'),
   choiceParam(
     'pitch',
     'House roof pitch',

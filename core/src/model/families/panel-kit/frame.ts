@@ -1,6 +1,7 @@
 import type { Build, Fitting } from '../../../unit/index.ts';
 import { frameRaisedFloor, Sketch } from '../../../frame/index.ts';
 import { frameHouse, leanRoof, resolveLowWall, resolveRoosts, sidingSkirt, USUAL_HOUSE } from '../../house/index.ts';
+import { HIGH_MOST, LOW_MOST } from './params.ts';
 import type { PanelKitParams } from './params.ts';
 
 /** Frames the panel kit: floor, four walls and a roof, each one panel that two people carry, bolted together. */
@@ -24,6 +25,10 @@ export const framePanelKit = (given: PanelKitParams, fittings: readonly Fitting[
     // The wall panels end at the floor so that each lifts off by itself.
     skirt: sidingSkirt(0, floor.top, 'soil'),
     fittings,
+    raise: [
+      { param: 'highWall', now: p.highWall, most: HIGH_MOST, sides: ['front'] },
+      { param: 'lowWall', now: p.lowWall, most: Math.min(LOW_MOST, p.highWall), sides: ['back'] },
+    ],
     bolted: true,
     joins: 'base',
   });

@@ -8,11 +8,15 @@ export interface PanelKitParams extends HouseParams {
   readonly lowWall: number;
 }
 
+/** Highest front and back wall, floor to top of plate. */
+export const HIGH_MOST = 72;
+export const LOW_MOST = 66;
+
 export const panelKitParams: readonly ParamDef[] = [
   sizeParam('length', 'Length', [42, 84], 72, 'Outside of the frame; 48 or 72″ cuts from whole sheets.'),
   sizeParam('depth', 'Depth', [36, 60], 48, 'Outside of the frame.'),
-  sizeParam('highWall', 'Front wall', [42, 72], 54, 'Floor to top of plate.'),
-  sizeParam('lowWall', 'Back wall', [36, 66], 46, 'Floor to top of plate.'),
+  sizeParam('highWall', 'Front wall', [42, HIGH_MOST], 54, 'Floor to top of plate.'),
+  sizeParam('lowWall', 'Back wall', [36, LOW_MOST], 46, 'Floor to top of plate.'),
   ...houseParams({
     defaults: {
       siding: 'ply-1/2',

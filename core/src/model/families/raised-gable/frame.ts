@@ -1,6 +1,7 @@
 import type { Build, Fitting } from '../../../unit/index.ts';
 import { floorLumber, frameRaisedFloor, Sketch, wrapLegs, fixMesh } from '../../../frame/index.ts';
 import { frameHouse, gableRoof, resolveRoosts, USUAL_HOUSE } from '../../house/index.ts';
+import { WALL_MOST } from './params.ts';
 import type { RaisedGableParams } from './params.ts';
 
 /** Frames the raised gable house: floor on braced legs, four walls, fittings, gable roof, mesh around the legs. */
@@ -22,6 +23,7 @@ export const frameRaisedGable = (given: RaisedGableParams, fittings: readonly Fi
     floor: floor.top,
     skirt: floor.rim,
     fittings,
+    raise: [{ param: 'wallHeight', now: p.wallHeight, most: WALL_MOST }],
     joins: 'base',
   });
   fixMesh(sketch, { sides: p.meshSides, overhead: 'washers', only: /^under-/ });

@@ -14,13 +14,16 @@ export interface RaisedGableParams extends HouseParams {
   readonly meshSides: MeshFixing;
 }
 
+/** Highest wall, floor to top of plate. */
+export const WALL_MOST = 72;
+
 /** Pitches that a framing square has a table for, rise in 12. */
 export const PITCHES = [3, 4, 5, 6, 7, 8, 9, 10, 12].map((n) => [n, `${n} in 12`] as const);
 
 export const raisedGableParams: readonly ParamDef[] = [
   sizeParam('length', 'Floor, along the ridge', [36, 144], 72, 'Outside of the frame.'),
   sizeParam('depth', 'Floor, across', [36, 96], 48, 'Outside of the frame; 48″ cuts both gable ends from one sheet.'),
-  sizeParam('wallHeight', 'Wall', [36, 72], 42, 'Floor to top of plate.'),
+  sizeParam('wallHeight', 'Wall', [36, WALL_MOST], 42, 'Floor to top of plate.'),
   choiceParam('pitch', 'Roof pitch', 'Size', PITCHES, 6),
   sizeParam('legHeight', 'Legs under floor', [12, 48], 36, '36″ takes a mesh roll uncut below.'),
   { key: 'legBraces', label: 'Braced legs', group: 'Size', kind: 'flag', default: true },

@@ -2,6 +2,7 @@ import { mirrorBuild } from '../../../unit/index.ts';
 import type { Build, Fitting } from '../../../unit/index.ts';
 import { cladding, floorLumber, frameRaisedFloor, Sketch, fixMesh } from '../../../frame/index.ts';
 import { frameHouse, leanRoof, resolveLowWall, resolveRoosts, USUAL_HOUSE } from '../../house/index.ts';
+import { HIGH_MOST, LOW_MOST } from './params.ts';
 import type { LeanToParams } from './params.ts';
 import { frameRun, runSlope } from './run.ts';
 
@@ -43,6 +44,10 @@ export const frameLeanTo = (given: LeanToParams, fittings: readonly Fitting[]): 
     floor: z,
     skirt: floor.rim,
     fittings,
+    raise: [
+      { param: 'highWall', now: p.highWall, most: HIGH_MOST, sides: ['front'] },
+      { param: 'lowWall', now: p.lowWall, most: Math.min(LOW_MOST, p.highWall), sides: ['back'] },
+    ],
     joins: 'base',
     rampRoom: (side) => (side === 'left' && p.run ? p.runLength - 12 : 120),
     popUnder: (side, a) =>

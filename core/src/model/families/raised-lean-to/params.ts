@@ -24,11 +24,15 @@ export interface LeanToParams extends HouseParams {
   readonly secondRun: boolean;
 }
 
+/** Highest front and back wall, floor to top of plate. */
+export const HIGH_MOST = 84;
+export const LOW_MOST = 80;
+
 export const leanToParams: readonly ParamDef[] = [
   sizeParam('length', 'Floor, long side', [36, 144], 72, 'Outside of the frame, along the front.'),
   sizeParam('depth', 'Floor, short side', [30, 96], 48, 'Outside of the frame, front to back.'),
-  sizeParam('highWall', 'High wall', [42, 84], 60, 'Front, floor to top of plate.'),
-  sizeParam('lowWall', 'Low wall', [30, 80], 52, 'Back, floor to top of plate.'),
+  sizeParam('highWall', 'High wall', [42, HIGH_MOST], 60, 'Front, floor to top of plate.'),
+  sizeParam('lowWall', 'Low wall', [30, LOW_MOST], 52, 'Back, floor to top of plate.'),
   sizeParam('legHeight', 'Legs under floor', [12, 48], 24),
   { key: 'legBraces', label: 'Braced legs', group: 'Size', kind: 'flag', default: false },
   ...houseParams({

@@ -1,6 +1,7 @@
 import type { Build, Fitting } from '../../../unit/index.ts';
 import { floorLumber, frameRaisedFloor, Sketch } from '../../../frame/index.ts';
 import { frameHouse, gableRoof, resolveRoosts, USUAL_HOUSE } from '../../house/index.ts';
+import { WALL_MOST } from './params.ts';
 import type { SkidHouseParams } from './params.ts';
 
 /** Light studs: it is carried. */
@@ -31,6 +32,7 @@ export const frameSkidHouse = (given: SkidHouseParams, fittings: readonly Fittin
     floor: floor.top,
     skirt: floor.rim,
     fittings,
+    raise: [{ param: 'wallHeight', now: p.wallHeight, most: WALL_MOST }],
     joins: 'base',
   });
   return sketch.finish({

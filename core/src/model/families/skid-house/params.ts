@@ -13,10 +13,13 @@ export interface SkidHouseParams extends HouseParams {
   readonly beyond: number;
 }
 
+/** Highest wall, floor to top of plate. */
+export const WALL_MOST = 54;
+
 export const skidHouseParams: readonly ParamDef[] = [
   sizeParam('length', 'Floor, along the ridge', [36, 96], 60, 'Outside of the frame.'),
   sizeParam('depth', 'Floor, across', [30, 60], 36, 'Outside of the frame, the way the runners lie.'),
-  sizeParam('wallHeight', 'Wall', [30, 54], 36, 'Floor to top of plate.'),
+  sizeParam('wallHeight', 'Wall', [30, WALL_MOST], 36, 'Floor to top of plate.'),
   choiceParam('pitch', 'Roof pitch', 'Size', PITCHES, 5),
   sizeParam('legHeight', 'Floor frame over ground', [10, 30], 18, 'Runner and leg together.'),
   sizeParam('beyond', 'Runners stand out', [12, 36], 30, 'Front and back, so that wind does not tip it.'),

@@ -24,6 +24,7 @@ import {
   USUAL_HOUSE,
 } from '../../house/index.ts';
 import type { InnerLine } from '../../house/index.ts';
+import { WALL_MOST } from './params.ts';
 import type { WalkInParams } from './params.ts';
 
 const LINER = 0.25;
@@ -101,6 +102,7 @@ export const frameWalkIn = (given: WalkInParams, fittings: readonly Fitting[]): 
     floor: z,
     skirt: sidingSkirt(floor?.rim ?? z, z, slab ? 'concrete' : 'soil'),
     fittings,
+    raise: [{ param: 'wallHeight', now: p.wallHeight, most: WALL_MOST }],
     rafterItem,
     ...(slab ? { sole: sill ? '2x4' : '2x4-pt' } : {}),
     doublePlate,

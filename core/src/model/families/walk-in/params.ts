@@ -23,10 +23,13 @@ export interface WalkInParams extends HouseParams {
 
 const inner = { key: 'innerWall', is: [true] } as const;
 
+/** Highest wall, floor to top of plate. */
+export const WALL_MOST = 96;
+
 export const walkInParams: readonly ParamDef[] = [
   sizeParam('length', 'Length', [72, 240], 144, 'Outside of the frame, along the front.'),
   sizeParam('depth', 'Depth', [60, 120], 96, 'Outside of the frame, front to back.'),
-  sizeParam('wallHeight', 'Low wall', [66, 96], 84, 'Floor to top of plate; both walls under a gable.'),
+  sizeParam('wallHeight', 'Low wall', [66, WALL_MOST], 84, 'Floor to top of plate; both walls under a gable.'),
   choiceParam(
     'roofKind',
     'Roof',
