@@ -14,6 +14,8 @@ export interface MeshFace {
   readonly height: number;
   /** Where seams have something to lie on. */
   readonly ribs?: Ribs;
+  /** Faces that follow each other round a unit, in that order, and may be covered in one piece: their name, and how many there are. */
+  readonly wrap?: { readonly id: string; readonly faces: number };
 }
 
 const EPS = 1e-6;

@@ -65,3 +65,49 @@ describe('the mesh of a unit as one roll plan', () => {
     );
   });
 });
+
+describe('mesh that goes round a unit', () => {
+  const round = (lengths: readonly number[]): MeshFace[] =>
+    lengths.map((width, i) => ({
+      ...cloth(`side-${i + 1}`, width, 36),
+      wrap: { id: 'the legs', faces: lengths.length },
+    }));
+  it('is cut in one piece and bent at the corners: 72 + 48 + 72 + 48 in of a roll of 25 ft', () => {
+    const plan = planRolls(round([72, 48, 72, 48]), rolls);
+    expect(plan.layout).toHaveLength(1);
+    expect(plan.layout[0]?.strips).toEqual([
+      { face: 'side-1', x: 0, y: 0, width: 36, length: 72 },
+      { face: 'side-2', x: 72, y: 0, width: 36, length: 48, bent: true },
+      { face: 'side-3', x: 120, y: 0, width: 36, length: 72, bent: true },
+      { face: 'side-4', x: 192, y: 0, width: 36, length: 48, bent: true },
+    ]);
+  });
+  it('is cut apart where one piece would want a dearer roll', () => {
+    // 1,240 in go on no roll; cut apart they come from a roll of 100 ft and one of 25.
+    const plan = planRolls(round([310, 310, 310, 310]), rolls);
+    expect(plan.layout.flatMap((r) => r.strips).some((s) => s.bent)).toBe(false);
+    const other = planRolls(
+      [310, 310, 310, 310].map((w, i) => cloth(`side-${i}`, w, 36)),
+      rolls,
+    );
+    expect(plan.cost).toBe(other.cost);
+  });
+  it('never costs more for it, and covers each side as it would by itself', () => {
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 30, max: 200 }), { minLength: 2, maxLength: 6 }), (lengths) => {
+        const plan = planRolls(round(lengths), rolls);
+        const apart = planRolls(
+          lengths.map((w, i) => cloth(`side-${i + 1}`, w, 36)),
+          rolls,
+        );
+        expect(plan.cost).toBeLessThanOrEqual(apart.cost);
+        for (const [i, w] of lengths.entries()) {
+          const mine = plan.layout.flatMap((r) => r.strips).filter((s) => s.face === `side-${i + 1}`);
+          const area = mine.reduce((sum, s) => sum + s.width * s.length, 0);
+          expect(area).toBeGreaterThanOrEqual(36 * w - 1e-6);
+        }
+      }),
+      { numRuns: 40 },
+    );
+  });
+});

@@ -38,6 +38,8 @@ export interface RollStrip {
   /** Across the roll, and along it. */
   readonly width: number;
   readonly length: number;
+  /** Runs on from the strip before it, bent round the corner between their faces instead of cut off. */
+  readonly bent?: true;
 }
 
 /** One roll, and what is cut from it. */
@@ -67,10 +69,34 @@ export interface MeshPlan {
 const EPS = 1e-6;
 
 interface Piece {
-  readonly face: string;
+  /** Faces that it covers one after the other. */
+  readonly faces: readonly { readonly face: string; readonly length: number }[];
   readonly width: number;
   readonly length: number;
 }
+
+/** Strips of some ways; where `wrapped`, those of faces around a corner from each other in one piece, as far as a roll goes. */
+const piecesOf = (ways: readonly Way[], longest: number, wrapped: boolean): Piece[] => {
+  const out: Piece[] = [];
+  const done = new Set<Way>();
+  for (const way of ways) {
+    if (done.has(way)) continue;
+    const { wrap } = way.face;
+    const around = wrap ? ways.filter((w) => w.face.wrap?.id === wrap.id) : [];
+    const length = around.reduce((sum, w) => sum + w.along, 0);
+    const alike = around.every(
+      (w) => w.run === 'level' && w.widths.length === 1 && Math.abs(w.across - way.across) < EPS,
+    );
+    if (wrapped && wrap && around.length === wrap.faces && alike && length <= longest + EPS) {
+      for (const w of around) done.add(w);
+      out.push({ faces: around.map((w) => ({ face: w.face.id, length: w.along })), width: way.across, length });
+    } else
+      out.push(
+        ...way.widths.map((width) => ({ faces: [{ face: way.face.id, length: way.along }], width, length: way.along })),
+      );
+  }
+  return out;
+};
 
 /** Strips beside each other across a roll, cut off it together. */
 interface Shelf {
@@ -93,12 +119,9 @@ const shelve = (pieces: readonly Piece[], roll: number): Shelf[] => {
 };
 
 /** Cuts the strips of some ways from the rolls of one width. */
-const cutWidth = (ways: readonly Way[], stock: readonly RollStock[], effort: Effort): CutRoll[] => {
+const cutWidth = (ways: readonly Way[], stock: readonly RollStock[], effort: Effort, wrapped: boolean): CutRoll[] => {
   const roll = (stock[0] as RollStock).width;
-  const shelves = shelve(
-    ways.flatMap((w) => w.widths.map((width) => ({ face: w.face.id, width, length: w.along }))),
-    roll,
-  );
+  const shelves = shelve(piecesOf(ways, Math.max(...stock.map((r) => r.length)), wrapped), roll);
   const plan = planSticks(
     {
       kerf: 0,
@@ -119,13 +142,14 @@ const cutWidth = (ways: readonly Way[], stock: readonly RollStock[], effort: Eff
       const shelf = shelves[Number(cut.id)] as Shelf;
       const from = x;
       x += cut.length;
-      return shelf.pieces.map(({ piece, y }) => ({
-        face: piece.face,
-        x: from,
-        y,
-        width: piece.width,
-        length: piece.length,
-      }));
+      return shelf.pieces.flatMap(({ piece, y }) => {
+        let start = from;
+        return piece.faces.map(({ face, length }, k): RollStrip => {
+          const strip = { face, x: start, y, width: piece.width, length, ...(k > 0 ? { bent: true as const } : {}) };
+          start += length;
+          return strip;
+        });
+      });
     });
     return { item: stick.item, width: roll, length: stick.length, cost: stick.cost, strips };
   });
@@ -154,17 +178,19 @@ const planItem = (
   const perInch = new Map(
     widths.map((w) => [w, Math.min(...stock.filter((r) => r.width === w).map((r) => r.cost / r.length))]),
   );
-  const cut = (ways: readonly Way[], how: Effort): CutRoll[] =>
+  const cutAll = (ways: readonly Way[], how: Effort, wrapped: boolean): CutRoll[] =>
     widths.flatMap((w) => {
       const mine = ways.filter((way) => way.roll === w);
-      return mine.length === 0
-        ? []
-        : cutWidth(
-            mine,
-            stock.filter((r) => r.width === w),
-            how,
-          );
+      const rolls = stock.filter((r) => r.width === w);
+      return mine.length === 0 ? [] : cutWidth(mine, rolls, how, wrapped);
     });
+  const round = faces.some((f) => f.wrap);
+  // Round a corner in one piece where that costs no more: there is less to cut, and no end at the corner that lifts.
+  const cut = (ways: readonly Way[], how: Effort): CutRoll[] => {
+    const apart = cutAll(ways, how, false);
+    const whole = round ? cutAll(ways, how, true) : apart;
+    return costOf(whole) <= costOf(apart) + EPS ? whole : apart;
+  };
   let best: { ways: Way[]; cost: number } | undefined;
   const tried = new Set<string>();
   const look = (ways: Way[]): boolean => {

@@ -35,6 +35,7 @@ export const writeRolls = (plan: MeshPlan) => ({
       y: clean(s.y),
       width: clean(s.width),
       length: clean(s.length),
+      ...(s.bent ? { bent: true } : {}),
     })),
   })),
   cost: plan.cost,

@@ -18,6 +18,7 @@ export interface PartText {
   readonly notches?: readonly string[];
   readonly lap?: number;
   readonly sawnOut?: PartDraft['sawnOut'];
+  readonly wrap?: string;
 }
 
 /** What an outline shows of its piece: the wide face, the edge (length by thickness), or the cross-section. */
@@ -63,6 +64,7 @@ const finish = (
     ...(text.rip === undefined ? {} : { rip: text.rip }),
     ...(text.lap === undefined ? {} : { lap: text.lap }),
     ...(text.sawnOut ? { sawnOut: text.sawnOut } : {}),
+    ...(text.wrap === undefined ? {} : { wrap: text.wrap }),
     fit: text.fit ?? 'cut to length',
     ...(text.tolerance === undefined ? {} : { tolerance: text.tolerance }),
   };

@@ -14,7 +14,8 @@ const LEG = 3.5;
  */
 export const wrapLegs = (sketch: Sketch, length: number, depth: number, height: number, meshItem: string): void => {
   const mesh = findMesh(meshItem);
-  const sides: readonly Side[] = ['front', 'back', 'left', 'right'];
+  // Round the house from its front, as a roll goes.
+  const sides: readonly Side[] = ['front', 'right', 'back', 'left'];
   const bays = Math.max(1, Math.ceil((length - LEG) / 72));
   for (const side of sides) {
     const level = side === 'front' || side === 'back';
@@ -55,7 +56,7 @@ export const wrapLegs = (sketch: Sketch, length: number, depth: number, height: 
       polyPart(
         axes,
         id,
-        { id: `${id}/mesh`, name: 'mesh around the legs', role: 'mesh', item: meshItem },
+        { id: `${id}/mesh`, name: 'mesh around the legs', role: 'mesh', item: meshItem, wrap: 'the legs' },
         'az',
         rectangle(0, 0, wide, height),
         -mesh.thickness,
@@ -69,7 +70,10 @@ export const wrapLegs = (sketch: Sketch, length: number, depth: number, height: 
       face: faceOf(axes),
       flat: false,
       tapes: [],
-      joins: { to: 'base', how: 'rails between the legs, mesh stapled over legs and rails' },
+      joins: {
+        to: 'base',
+        how: 'rails between the legs, mesh stapled over legs and rails; where the roll layouts run on to the next side it is bent round the leg, not cut',
+      },
     });
     sketch.face({
       id,

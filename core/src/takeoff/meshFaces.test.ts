@@ -98,3 +98,18 @@ describe('seams of a whole unit', () => {
     expect(b.parts.filter((p) => isSeamOpen(p, b.parts)).map((p) => p.id)).toEqual(['end-left/mesh', 'end-right/mesh']);
   });
 });
+
+describe('mesh round the legs of a house', () => {
+  it('runs from the front to the right, the back and the left in one piece', () => {
+    const b = build('raised-gable', { wrap: true, legHeight: 36 });
+    const strips = planMesh(b.parts).layout.flatMap((r) => r.strips.filter((s) => s.face.startsWith('under-')));
+    expect(strips.map((s) => [s.face, s.bent === true])).toEqual([
+      ['under-front/mesh', false],
+      ['under-right/mesh', true],
+      ['under-back/mesh', true],
+      ['under-left/mesh', true],
+    ]);
+    for (const [k, s] of strips.entries())
+      if (k > 0) expect(s.x).toBe((strips[k - 1]?.x ?? 0) + (strips[k - 1]?.length ?? 0));
+  });
+});

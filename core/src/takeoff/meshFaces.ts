@@ -29,6 +29,9 @@ export const meshFaceOf = (mesh: Part, parts: readonly Part[]): MeshFace => {
     item: mesh.item,
     width,
     height,
+    ...(mesh.wrap === undefined
+      ? {}
+      : { wrap: { id: mesh.wrap, faces: parts.filter((p) => p.wrap === mesh.wrap).length } }),
     ...(ribs
       ? { ribs: { upright: shifted(ribs.upright, width - across), level: shifted(ribs.level, height - up) } }
       : {}),

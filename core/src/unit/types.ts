@@ -105,6 +105,8 @@ export interface Part {
   readonly lap?: number;
   /** How a mesh is held, where it is not by washers. */
   readonly fixing?: Exclude<MeshFixing, 'washers'>;
+  /** Mesh that goes round a unit with others of this name, in the order in which they are drawn. */
+  readonly wrap?: string;
   /** Flats that a bent part's outline is drawn with: its ring runs along the inner curve and back along the outer one. */
   readonly bent?: number;
 }

@@ -125,6 +125,7 @@ const StripRows = ({
             {isCut ? '✓ ' : ''}
             <b>{faces.get(strip.face)?.mark}</b> <Len inches={strip.length} /> × <Len inches={strip.width} />,{' '}
             {faces.get(strip.face)?.name}
+            {strip.bent && ', bent on from the one before'}
           </Box>
         );
       })}
