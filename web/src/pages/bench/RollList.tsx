@@ -44,7 +44,7 @@ export const RollList = ({
                 isCut={part?.state === 'cut'}
                 onTick={onTick}
               >
-                {faces.get(strip.face)?.mark}
+                {strip.width / roll.width > 0.1 && faces.get(strip.face)?.mark}
                 {strip.length / used > 0.08 && strip.width / roll.width > 0.35 && (
                   <>
                     <br />
@@ -70,26 +70,36 @@ const SeamRows = ({
   readonly plan: MeshPlan;
   readonly faces: ReadonlyMap<string, Build['parts'][number]>;
 }) => {
-  const seamed = plan.strips.filter((s) => s.seams.length > 0);
-  if (seamed.length === 0) return null;
+  // Equal faces are told once.
+  const seamed = new Map<string, MeshPlan['strips'][number][]>();
+  for (const s of plan.strips) {
+    if (s.seams.length === 0) continue;
+    const key = JSON.stringify([faces.get(s.face)?.mark, s.run, s.seams]);
+    seamed.set(key, [...(seamed.get(key) ?? []), s]);
+  }
+  if (seamed.size === 0) return null;
   return (
     <Box data-seams>
       <Box className="cond" mb={1}>
         Where strips meet
       </Box>
-      {seamed.map((s) => (
-        <Box key={s.face} fontSize="15px" borderBottom="1px solid" borderColor="soft" py={1}>
-          <b>{faces.get(s.face)?.mark}</b> {faces.get(s.face)?.name}: {s.strips} strips{' '}
-          {s.run === 'upright' ? 'upright, laps from its left end at ' : 'level, laps from its lower edge at '}
-          {s.seams.map((c, i) => (
-            <span key={i}>
-              {i > 0 && ', '}
-              <Len inches={c} />
-            </span>
-          ))}
-          {s.onWood ? ', all on wood.' : ', not on wood: lace both strips together.'}
-        </Box>
-      ))}
+      {[...seamed].map(
+        ([key, [s, ...others]]) =>
+          s && (
+            <Box key={key} fontSize="15px" borderBottom="1px solid" borderColor="soft" py={1}>
+              <b>{faces.get(s.face)?.mark}</b>{' '}
+              {others.length > 0 ? `${others.length + 1} times` : faces.get(s.face)?.name}: {s.strips} strips{' '}
+              {s.run === 'upright' ? 'upright, laps from its left end at ' : 'level, laps from its lower edge at '}
+              {s.seams.map((c, i) => (
+                <span key={i}>
+                  {i > 0 && ', '}
+                  <Len inches={c} />
+                </span>
+              ))}
+              {s.onWood ? ', all on wood.' : ', not on wood: lace both strips together.'}
+            </Box>
+          ),
+      )}
     </Box>
   );
 };
