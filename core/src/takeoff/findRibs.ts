@@ -1,7 +1,7 @@
-import { cross, dot, findPieces, isWithin, measurePtBounds, sub } from '../geometry/index.ts';
-import type { Pt } from '../geometry/index.ts';
+import { cross, dot, findPieces, measurePtBounds, sub } from '../geometry/index.ts';
+import type { ConvexPiece, Pt } from '../geometry/index.ts';
 import { layerOf } from '../join/layers.ts';
-import { lengthDirection } from '../unit/index.ts';
+import { lengthDirection, measureBounds } from '../unit/index.ts';
 import type { Part } from '../unit/index.ts';
 import type { Ribs } from '../cut/index.ts';
 
@@ -20,8 +20,40 @@ interface Member {
   readonly high: readonly [number, number];
 }
 
-/** Steps in which a line is looked along. */
-const STEP = 0.5;
+type Stretch = readonly [number, number];
+
+/** Where a line across a ring lies in it: upright at `at` where `k` is 0, else level. */
+const stretchesAt = (ring: readonly Pt[], k: 0 | 1, at: number): Stretch[] => {
+  const o = (1 - k) as 0 | 1;
+  const cuts: number[] = [];
+  ring.forEach((p, i) => {
+    const q = ring[(i + 1) % ring.length] as Pt;
+    if (p[k] > at !== q[k] > at) cuts.push(p[o] + ((at - p[k]) / (q[k] - p[k])) * (q[o] - p[o]));
+  });
+  cuts.sort((p, q) => p - q);
+  return Array.from({ length: cuts.length / 2 }, (_, i): Stretch => [cuts[2 * i] as number, cuts[2 * i + 1] as number]);
+};
+
+/** Stretches that overlap or touch in one. */
+const joined = (list: readonly Stretch[]): Stretch[] => {
+  const out: [number, number][] = [];
+  for (const [a, b] of [...list].sort((p, q) => p[0] - q[0])) {
+    const last = out.at(-1);
+    if (last && a <= last[1] + 1 / 64) last[1] = Math.max(last[1], b);
+    else out.push([a, b]);
+  }
+  return out;
+};
+
+/** What is left of some stretches without others. */
+const without = (list: readonly Stretch[], others: readonly Stretch[]): Stretch[] => {
+  let left = [...list];
+  for (const [a, b] of others)
+    left = left.flatMap(([p, q]): Stretch[] =>
+      b <= p || a >= q ? [[p, q]] : [...(a > p ? [[p, a] as const] : []), ...(b < q ? [[b, q] as const] : [])],
+    );
+  return left;
+};
 
 /**
  * Lines of wood behind a mesh on which a seam can lie, inches from its lower left corner; undefined for a mesh that is bent over
@@ -33,13 +65,18 @@ export const findRibs = (mesh: Part, parts: readonly Part[]): Ribs | undefined =
   const axes = [place.u, place.v, cross(place.u, place.v)] as const;
   const [x0, y0, x1, y1] = measurePtBounds(shape.outline);
   const members: Member[] = [];
+  const { low: least, high: most } = measureBounds([mesh]);
+  const isNear = (piece: ConvexPiece): boolean =>
+    ([0, 1, 2] as const).every((k) => piece.low[k] <= most[k] + CLOSE && piece.high[k] >= least[k] - CLOSE);
   for (const part of parts) {
     const layer = layerOf(part);
     // A leaf's wood carries its own mesh, not that of the wall it hangs in.
     if (!WOOD.has(layer) || (layer === 'leaf' && part.assembly !== mesh.assembly)) continue;
+    const pieces = findPieces(part.shape, part.place).filter(isNear);
+    if (pieces.length === 0) continue;
     const along = lengthDirection(part);
     if (Math.abs(dot(along, axes[0])) < 0.999 && Math.abs(dot(along, axes[1])) < 0.999) continue;
-    for (const piece of findPieces(part.shape, part.place)) {
+    for (const piece of pieces) {
       const low = [Infinity, Infinity, Infinity];
       const high = [-Infinity, -Infinity, -Infinity];
       for (const corner of piece.points) {
@@ -60,16 +97,26 @@ export const findRibs = (mesh: Part, parts: readonly Part[]): Ribs | undefined =
     const o = (1 - k) as 0 | 1;
     /** Whether a line has wood behind it where it lies in the face: corners may be cut off, and openings are left out. */
     const isBacked = (c: number): boolean => {
-      const behind = members.filter((m) => m.low[k] <= c && c <= m.high[k]);
-      const held: boolean[] = [];
-      for (let at = STEP / 2; at < size; at += STEP) {
-        const p: Pt = k === 0 ? [x0 + c, y0 + at] : [x0 + at, y0 + c];
-        if (!isWithin(shape.outline, p) || shape.holes.some((h) => isWithin(h, p))) continue;
-        held.push(behind.some((m) => m.low[o] <= at && at <= m.high[o]));
-      }
-      const [first, last] = [held.indexOf(true), held.lastIndexOf(true)];
-      if (first < 0 || Math.max(first, held.length - 1 - last) * STEP > FREE * size) return false;
-      return held.slice(first, last + 1).filter(Boolean).length >= MOST * (last - first + 1);
+      const at = (k === 0 ? x0 : y0) + c;
+      const from = k === 0 ? y0 : x0;
+      const inside = without(
+        stretchesAt(shape.outline, k, at),
+        shape.holes.flatMap((h) => stretchesAt(h, k, at)),
+      );
+      const behind = joined(
+        members.filter((m) => m.low[k] <= c && c <= m.high[k]).map((m): Stretch => [m.low[o] + from, m.high[o] + from]),
+      );
+      // Where it lies in the face and has no wood behind it.
+      const bare = without(inside, behind);
+      const held = without(inside, bare);
+      const [first, last] = [held[0], held.at(-1)];
+      if (!first || !last) return false;
+      const measure = (list: readonly Stretch[]): number => list.reduce((sum, [p, q]) => sum + q - p, 0);
+      const within = (list: readonly Stretch[], p: number, q: number): number =>
+        measure(list.map(([m, n]): Stretch => [Math.max(m, p), Math.max(Math.max(m, p), Math.min(n, q))]));
+      const free = Math.max(within(bare, -Infinity, first[0]), within(bare, last[1], Infinity));
+      const between = within(bare, first[0], last[1]);
+      return free <= FREE * size && between <= (1 - MOST) * (between + measure(held));
     };
     const middles = members
       .filter((m) => m.high[k] - m.low[k] < SLENDER && m.high[o] - m.low[o] > m.high[k] - m.low[k])

@@ -15,8 +15,21 @@ const LONGEST = Math.max(...ROLLS.map((r) => r.length));
 /** What is lapped around an edge is bought as well, as far as the widest roll goes before it would need a seam for that alone. */
 const lapped = (size: number): number => (size > WIDEST ? size + 2 * MESH_LAP : Math.min(size + 2 * MESH_LAP, WIDEST));
 
+const known = new WeakMap<readonly Part[], Map<string, MeshFace>>();
+
 /** A mesh as a face to be covered: as it hangs, with its laps, and the wood behind it on which seams can lie. */
 export const meshFaceOf = (mesh: Part, parts: readonly Part[]): MeshFace => {
+  // Asked by the take-off, the checks and the steps of one unit, whose parts do not change.
+  const faces = known.get(parts) ?? new Map<string, MeshFace>();
+  known.set(parts, faces);
+  const before = faces.get(mesh.id);
+  if (before && parts.includes(mesh)) return before;
+  const face = makeFace(mesh, parts);
+  faces.set(mesh.id, face);
+  return face;
+};
+
+const makeFace = (mesh: Part, parts: readonly Part[]): MeshFace => {
   const [x0, y0, x1, y1] = measurePtBounds(mesh.shape.outline);
   // What is bent over hoops is longer than it is drawn.
   const [across, up] = mesh.bent === undefined ? [x1 - x0, y1 - y0] : [mesh.length, mesh.width];
