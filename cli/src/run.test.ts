@@ -144,3 +144,64 @@ describe('rubbet', () => {
     expect(run(['compare', 'a'], { readFile: () => '{}', readInput: () => '' }).error).toMatch(/takes two files/);
   });
 });
+
+describe('rubbet rolls', () => {
+  interface Strip {
+    readonly face: string;
+    readonly x: number;
+    readonly y: number;
+    readonly width: number;
+    readonly length: number;
+    readonly bent?: true;
+  }
+  interface Rolls {
+    readonly rolls: readonly {
+      readonly width: number;
+      readonly length: number;
+      readonly cost: number;
+      readonly strips: readonly Strip[];
+    }[];
+    readonly cost: number;
+    readonly faces: readonly {
+      readonly face: string;
+      readonly run: 'level' | 'upright';
+      readonly strips: number;
+      readonly seams: readonly number[];
+      readonly onWood: boolean;
+    }[];
+  }
+  const rollsOf = (family: string, params: object = {}): Rolls => read(['rolls', '-'], { family, schema: 1, params });
+  it.each(['low-pen', 'raised-lean-to', 'house-with-run', 'barn-fit-out', 'raised-gable', 'hoop-pen'])(
+    'of a %s lays every strip on its roll and names every face that it covers',
+    (family) => {
+      const out = rollsOf(family);
+      const strips = out.rolls.flatMap((r) => r.strips);
+      for (const r of out.rolls)
+        for (const s of r.strips) {
+          expect(s.x + s.length).toBeLessThanOrEqual(r.length + 1e-6);
+          expect(s.y + s.width).toBeLessThanOrEqual(r.width + 1e-6);
+        }
+      expect(out.cost).toBe(out.rolls.reduce((sum, r) => sum + r.cost, 0));
+      for (const f of out.faces) {
+        expect([f.face, strips.filter((s) => s.face === f.face).length]).toEqual([f.face, f.strips]);
+        expect(f.seams).toHaveLength(f.strips - 1);
+      }
+      const mesh = read(['build', '-'], { family, schema: 1, params: {} }).parts.filter(
+        (p: { role: string }) => p.role === 'mesh',
+      );
+      expect(out.faces).toHaveLength(mesh.reduce((sum: number, p: { quantity: number }) => sum + p.quantity, 0));
+    },
+  );
+  it('says where strips meet, and that wood lies behind', () => {
+    const run = rollsOf('house-with-run').faces.filter((f) => f.face.endsWith('-front/mesh'));
+    for (const f of run) expect(f).toMatchObject({ run: 'upright', onWood: true });
+  });
+  it('says which strip runs on round a corner', () => {
+    const strips = rollsOf('raised-gable', { wrap: true }).rolls.flatMap((r) => r.strips);
+    expect(strips.filter((s) => s.bent).map((s) => s.face)).toEqual([
+      'under-right/mesh',
+      'under-back/mesh',
+      'under-left/mesh',
+    ]);
+  });
+});

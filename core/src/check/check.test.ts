@@ -51,6 +51,7 @@ const CASES: readonly [
   ['pull-force', 'low-pen', { wheels: 'none' }, { mover: 'one adult' }, 10],
   ['wheel-size', 'low-pen', { wheels: 'wheel-6' }],
   ['shelter', 'low-pen', { roofLength: 24 }],
+  ['door-raked', 'walk-in', { roofKind: 'lean', doorWall: 'right', wallHeight: 76, pitch: 2, doorHeight: 80 }],
   ['lid-weight', 'low-pen', { lidLength: 60, roofLength: 36, width: 96 }],
   ['sheet-saving-length', 'raised-lean-to', { length: 98 }],
   ['pop-in-run', 'raised-lean-to', { run: true, popWall: 'front', length: 96 }],

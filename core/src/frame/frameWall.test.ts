@@ -1,10 +1,11 @@
 import fc from 'fast-check';
+import { measureArea } from '../geometry/index.ts';
 import { assignMarks, measureBounds } from '../unit/index.ts';
 import { wallAxes } from './axes.ts';
 import { chooseJoints } from './chooseJoints.ts';
 import { frameWall } from './frameWall.ts';
 import { skinWall } from './skinWall.ts';
-import { headerHeight, layoutOpenings, openingSide } from './layoutOpenings.ts';
+import { headerHeight, layoutOpenings, openingSide, openingTop } from './layoutOpenings.ts';
 import type { OpeningWish, PlacedOpening } from './layoutOpenings.ts';
 import { Sketch } from './sketch.ts';
 
@@ -329,5 +330,101 @@ describe('what is left over a header and under a sill', () => {
     expect(blocks.length).toBeGreaterThan(2);
     for (const b of blocks)
       expect(b.place.origin[0] >= 64 - 1e-6 || b.place.origin[0] + b.length <= 28.5 + 1e-6).toBe(true);
+  });
+});
+
+describe('a door under a raked plate', () => {
+  // Top of the plate 80 at the start, falling 2 in 12; on 60 in of wall.
+  const slope = -1 / 6;
+  const plumb = 1.5 * Math.sqrt(1 + slope ** 2);
+  const ceiling = (a: number): number => 80 + slope * a - plumb;
+  const wish = (more: Partial<OpeningWish> = {}): OpeningWish => ({
+    id: 'd',
+    kind: 'people door',
+    width: 30,
+    height: 74,
+    bottom: 1.5,
+    leastHeight: 40,
+    flat: true,
+    ...more,
+  });
+  const laid = (more: Partial<OpeningWish> = {}) => layoutOpenings(0, 60, [wish(more)], ceiling);
+
+  it('goes up to the plate where it fits no other way: its lower side is that of the plate there', () => {
+    const [o] = laid().placed;
+    expect(o?.left).toBe(15);
+    expect(o?.rake).toBeCloseTo(slope, 12);
+    expect(o?.height).toBeCloseTo(ceiling(45) - 1.5, 9);
+    expect(openingTop(o as PlacedOpening, 45)).toBeCloseTo(ceiling(45), 9);
+    expect(openingTop(o as PlacedOpening, 15)).toBeCloseTo(ceiling(15), 9);
+    expect(laid().lowered.map((w) => w.id)).toEqual([]);
+  });
+  it('is said to be lower than asked only where even its higher side is', () => {
+    // 80 - 15 / 6 - 1.52 - 1.5 is 74.48: more than that no side has.
+    expect(laid({ height: 74.4 }).lowered).toEqual([]);
+    expect(laid({ height: 75 }).lowered.map((w) => w.id)).toEqual(['d']);
+  });
+  it.each([
+    ['fits under a level head', { height: 60 }],
+    ['has two leaves', { style: 'dutch' as const }],
+    ['is bought in its frame', { unit: 'door-30x72' }],
+    ['stands in a wall that carries rafters', { flat: false }],
+    ['is no door', { kind: 'window' as const }],
+  ])('is level where it %s', (_, more) => {
+    for (const o of laid(more).placed) expect(o.rake).toBeUndefined();
+  });
+  it('is framed between two studs with no header, no cripple and no block over it', () => {
+    const [o] = laid().placed;
+    const sketch = new Sketch();
+    frameWall(sketch, {
+      id: 'w',
+      name: 'wall',
+      axes: wallAxes('right', [0, 0, 0]),
+      from: 0,
+      to: 60,
+      height: 80,
+      slope,
+      spacing: 16,
+      layoutFrom: 0,
+      openings: [o as PlacedOpening],
+      blockRows: [40, 70],
+    });
+    const roles = sketch.parts.map((p) => p.role);
+    expect(roles.filter((r) => r === 'king')).toHaveLength(2);
+    for (const none of ['header', 'jack', 'cripple', 'spacer'] as const) expect(roles).not.toContain(none);
+    // Kings reach the plate: at 13.5 to 15 and 45 to 46.5, the long side of each.
+    const kings = sketch.parts.filter((p) => p.role === 'king').map((p) => p.length);
+    expect(kings[0]).toBeCloseTo(ceiling(13.5) - 1.5, 6);
+    expect(kings[1]).toBeCloseTo(ceiling(45) - 1.5, 6);
+    for (const block of sketch.parts.filter((p) => p.role === 'blocking')) {
+      const { low, high } = measureBounds([block]);
+      // Along the right wall `a` runs to the back.
+      expect(high[1] <= 15 + 1e-6 || low[1] >= 45 - 1e-6).toBe(true);
+    }
+  });
+  it('takes a slanting hole out of the sheets over it, and leaves them whole beside it', () => {
+    const [o] = laid().placed;
+    const sketch = new Sketch();
+    skinWall(sketch, {
+      id: 'w',
+      name: 'wall',
+      axes: wallAxes('right', [0, 0, 0]),
+      from: 0,
+      to: 60,
+      bottom: 0,
+      top: (a) => 80 + slope * a,
+      item: 'siding-5/8',
+      thickness: 0.625,
+      sheet: 48,
+      centres: [14.25, 45.75],
+      openings: [o as PlacedOpening],
+    });
+    const area = sketch.parts.reduce(
+      (sum, p) =>
+        sum + Math.abs(measureArea(p.shape.outline)) - p.shape.holes.reduce((s, h) => s + Math.abs(measureArea(h)), 0),
+      0,
+    );
+    // A wall of 60 in, 75 in high at its middle, less a door of 30 in with its middle at 30 in along.
+    expect(area).toBeCloseTo(60 * 75 - 30 * (ceiling(30) - 1.5), 4);
   });
 });

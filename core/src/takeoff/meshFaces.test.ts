@@ -1,4 +1,6 @@
+import { checkBuild } from '../check/index.ts';
 import { buildSpec, parseSpec } from '../model/index.ts';
+import { planSteps } from '../steps/index.ts';
 import type { ParamValue } from '../unit/index.ts';
 import { findRibs } from './findRibs.ts';
 import { isSeamOpen, meshFaceOf } from './meshFaces.ts';
@@ -96,6 +98,16 @@ describe('seams of a whole unit', () => {
       doorHeight: 16,
     });
     expect(b.parts.filter((p) => isSeamOpen(p, b.parts)).map((p) => p.id)).toEqual(['end-left/mesh', 'end-right/mesh']);
+    const [tip] = checkBuild(b, parseSpec({ family: 'hoop-pen', params: {} })).filter(
+      (f) => f.code === 'mesh-seam-open',
+    );
+    expect(tip?.what).toMatch(/^2 faces of mesh are wider than any roll/);
+    expect(tip?.where).toEqual(['end-left/mesh', 'end-right/mesh']);
+    // The step at which they are covered says what to do there.
+    const texts = planSteps(b)
+      .flatMap((s) => s.text)
+      .filter((t) => /lace them to each other/.test(t));
+    expect(texts.length).toBeGreaterThan(0);
   });
 });
 

@@ -1,12 +1,6 @@
 import { createElement } from 'react';
-import { renderToStaticMarkup } from 'react-dom/server';
-import { createMemoryRouter, RouterProvider } from 'react-router';
-import { ChakraProvider } from '@chakra-ui/react';
-import { SWRConfig } from 'swr';
-import type { LengthStyle } from '@rubbet/core/measure';
+import { html, plain } from '../testing/rendered.ts';
 import { NoSuchPage } from '../app/NoSuchPage.tsx';
-import { system } from '../app/theme.ts';
-import { ShowIn } from '../data/useShow.tsx';
 import type { BoardData, JobData } from '../data/types.ts';
 import { DayList } from '../pages/crews/DayList.tsx';
 import { JobLine } from './JobLine.tsx';
@@ -14,28 +8,6 @@ import { MiniTape, placeName } from './MiniTape.tsx';
 import { NotYours } from './NotYours.tsx';
 import { TapeMarks } from './TapeMarks.tsx';
 import { Len, WithFractions } from './Text.tsx';
-
-/** What is drawn for a reader of one system, on a page of that address. */
-const html = (element: React.ReactElement, style: LengthStyle = 'inches', path = '/'): string =>
-  renderToStaticMarkup(
-    createElement(ChakraProvider, {
-      value: system,
-      children: createElement(SWRConfig, {
-        value: { provider: () => new Map() },
-        children: createElement(ShowIn, {
-          units: { style, denominator: 16 },
-          children: createElement(RouterProvider, {
-            router: createMemoryRouter([{ path: '*', element }], { initialEntries: [path] }),
-          }),
-        }),
-      }),
-    }),
-  );
-const plain = (markup: string): string =>
-  markup
-    .replace(/<style[\s\S]*?<\/style>/g, '')
-    .replace(/<[^>]*>/g, ' ')
-    .replace(/\s+/g, ' ');
 
 describe('figures and sentences for a reader', () => {
   it.each([
