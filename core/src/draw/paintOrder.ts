@@ -70,7 +70,8 @@ const bodyOf = (c: Camera, part: Part): Body => {
     toWorld(part.place, p, q, part.shape.depth),
   ]);
   const { u, v } = part.place;
-  const own = findPieces({ ...part.shape, holes: [] }, part.place)[0]?.normals ?? [];
+  const whole = part.shape.holes.length === 0 ? part.shape : { ...part.shape, holes: [] };
+  const own = findPieces(whole, part.place)[0]?.normals ?? [];
   const planes: Side<Vec3>[] = [];
   for (const n of [u, v, cross(u, v), ...own]) {
     if (Math.abs(dot(n, c.toward)) < 1e-6) continue;

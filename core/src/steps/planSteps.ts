@@ -35,7 +35,8 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles
       readonly tools?: readonly string[];
     },
   ): string => {
-    const parts = build.parts.filter((p) => step.parts.includes(p.id));
+    const wanted = new Set(step.parts);
+    const parts = build.parts.filter((p) => wanted.has(p.id));
     steps.push({
       ...step,
       tools: step.tools ?? TOOLS[step.verb],

@@ -108,6 +108,17 @@ const rowSpan = (points: readonly Vec3[], k: 0 | 1, z: number): readonly [number
  * of its centre against weight × half the base, the worse of both directions.
  */
 export const measureTipSpeed = (build: Build): number => {
+  const before = known.get(build);
+  if (before !== undefined) return before;
+  const speed = makeTipSpeed(build);
+  known.set(build, speed);
+  return speed;
+};
+
+/** Asked by a judgement and by the summary; builds do not change. */
+const known = new WeakMap<Build, number>();
+
+const makeTipSpeed = (build: Build): number => {
   const { weight, centre } = measureMass(build);
   const [x0, y0, x1, y1] = build.facts.base;
   const speeds = (['x', 'y'] as const).map((along) => {

@@ -1,5 +1,5 @@
 import { cross, dot, findPieces, measurePtBounds, sub } from '../geometry/index.ts';
-import type { ConvexPiece, Pt } from '../geometry/index.ts';
+import type { ConvexPiece, Pt, Vec3 } from '../geometry/index.ts';
 import { layerOf } from '../join/layers.ts';
 import { lengthDirection, measureBounds } from '../unit/index.ts';
 import type { Part } from '../unit/index.ts';
@@ -19,6 +19,30 @@ interface Member {
   readonly low: readonly [number, number];
   readonly high: readonly [number, number];
 }
+
+/** A part that mesh may be fixed to. */
+interface Wood {
+  readonly part: Part;
+  readonly leaf: boolean;
+  readonly pieces: readonly ConvexPiece[];
+  readonly along: Vec3;
+}
+
+const known = new WeakMap<readonly Part[], readonly Wood[]>();
+
+/** The wood of a unit, looked for once for all of its mesh. */
+const woodOf = (parts: readonly Part[]): readonly Wood[] => {
+  const before = known.get(parts);
+  if (before) return before;
+  const wood = parts.flatMap((part): Wood[] => {
+    const layer = layerOf(part);
+    if (!WOOD.has(layer)) return [];
+    const pieces = findPieces(part.shape, part.place);
+    return [{ part, leaf: layer === 'leaf', pieces, along: lengthDirection(part) }];
+  });
+  known.set(parts, wood);
+  return wood;
+};
 
 type Stretch = readonly [number, number];
 
@@ -68,13 +92,11 @@ export const findRibs = (mesh: Part, parts: readonly Part[]): Ribs | undefined =
   const { low: least, high: most } = measureBounds([mesh]);
   const isNear = (piece: ConvexPiece): boolean =>
     ([0, 1, 2] as const).every((k) => piece.low[k] <= most[k] + CLOSE && piece.high[k] >= least[k] - CLOSE);
-  for (const part of parts) {
-    const layer = layerOf(part);
+  for (const { part, leaf, pieces: all, along } of woodOf(parts)) {
     // A leaf's wood carries its own mesh, not that of the wall it hangs in.
-    if (!WOOD.has(layer) || (layer === 'leaf' && part.assembly !== mesh.assembly)) continue;
-    const pieces = findPieces(part.shape, part.place).filter(isNear);
+    if (leaf && part.assembly !== mesh.assembly) continue;
+    const pieces = all.filter(isNear);
     if (pieces.length === 0) continue;
-    const along = lengthDirection(part);
     if (Math.abs(dot(along, axes[0])) < 0.999 && Math.abs(dot(along, axes[1])) < 0.999) continue;
     for (const piece of pieces) {
       const low = [Infinity, Infinity, Infinity];

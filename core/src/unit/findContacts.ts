@@ -1,4 +1,4 @@
-import { add, clipBelow, cross, dot, measurePtBounds, scale, sub } from '../geometry/index.ts';
+import { add, clipBelow, cross, dot, measurePtBounds, rectangle, scale, sub } from '../geometry/index.ts';
 import type { Pt, Vec3 } from '../geometry/index.ts';
 import { bodyOf } from './contactBodies.ts';
 import type { Body, Box, Flat, Surface } from './contactBodies.ts';
@@ -93,6 +93,17 @@ export const measureDepth = (part: PartDraft, at: Vec3, normal: Vec3): number =>
   return Number.isFinite(first) ? first : 0;
 };
 
+/** Bounds of a ring of four corners that lies square in two directions; undefined for any other. */
+const squareBounds = (ring: readonly Pt[]): readonly [number, number, number, number] | undefined => {
+  if (ring.length !== 4) return undefined;
+  for (let i = 0, j = 3; i < 4; j = i++) {
+    const p = ring[j] as Pt;
+    const q = ring[i] as Pt;
+    if (Math.abs(p[0] - q[0]) > 1e-9 && Math.abs(p[1] - q[1]) > 1e-9) return undefined;
+  }
+  return measurePtBounds(ring);
+};
+
 const overlap = (a: Flat, b: Flat): { area: number; centre: Vec3; ring: Pt[]; u: Vec3; v: Vec3 } | undefined => {
   const first = a.rings[0] as readonly Vec3[];
   const [p, q] = [first[0] as Vec3, first[1] as Vec3];
@@ -100,10 +111,22 @@ const overlap = (a: Flat, b: Flat): { area: number; centre: Vec3; ring: Pt[]; u:
   const u = scale(d, 1 / (Math.hypot(d[0], d[1], d[2]) || 1));
   const v = cross(a.normal, u);
   const flat = (ring: readonly Vec3[]): Pt[] => ring.map((c) => [dot(sub(c, p), u), dot(sub(c, p), v)]);
+  const others = b.rings.map(flat);
+  // Most sides are rectangles that lie the same way.
+  if (a.rings.length === 1 && others.length === 1) {
+    const mine = squareBounds(flat(first));
+    const theirs = mine && squareBounds(others[0] as Pt[]);
+    if (mine && theirs) {
+      const [x0, y0] = [Math.max(mine[0], theirs[0]), Math.max(mine[1], theirs[1])];
+      const [x1, y1] = [Math.min(mine[2], theirs[2]), Math.min(mine[3], theirs[3])];
+      if (x1 <= x0 || y1 <= y0 || (x1 - x0) * (y1 - y0) < LEAST) return undefined;
+      const centre = add(p, add(scale(u, (x0 + x1) / 2), scale(v, (y0 + y1) / 2)));
+      return { area: (x1 - x0) * (y1 - y0), centre, ring: rectangle(x0, y0, x1, y1), u, v };
+    }
+  }
   let area = 0;
   let [cx, cy] = [0, 0];
   const points: Pt[] = [];
-  const others = b.rings.map(flat);
   for (const ringA of a.rings) {
     const base = flat(ringA);
     for (const ringB of others) {
