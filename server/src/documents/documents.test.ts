@@ -37,6 +37,9 @@ describe('papers', () => {
     expect(work).toContain(`Work order ${id}`);
     expect(work).toMatch(/One pull of the tape/);
     expect(work).toMatch(/Diagonals 93 3\/4"/);
+    // Sheets and mesh as they are cut.
+    expect(work).toMatch(/Sheets .*in ply/);
+    expect(work).toMatch(/Mesh .*roll 1: .* used/);
     expect(work).toMatch(/even 1\/8" gap/);
     expect(work).not.toMatch(/[⅛⅜⅝⅞″]/);
     const sheet = await text(`/api/orders/${id}/site-sheet.pdf`);

@@ -1,5 +1,8 @@
 import type { Content } from 'pdfmake/interfaces.js';
+import type { MeshPlan, SheetLayout } from '@rubbet/core/cut';
+import type { Show } from '@rubbet/core/order';
 import { groupParts, partsOf } from '@rubbet/core/unit';
+import type { Assembly, Part } from '@rubbet/core/unit';
 import { drawBuild, drawTemplate } from '@rubbet/core/draw';
 import type { Drawing } from '@rubbet/core/draw';
 import { describeCuts, writeSvg } from '@rubbet/core/formats';
@@ -10,9 +13,78 @@ import type { MadeFrom } from './documents.service.ts';
 import { CHALK, heading, KEEL, printPdf, SOFT, table, TAPE } from './print.ts';
 import { textIn } from './paper.ts';
 import type { Paper } from './paper.ts';
+import { rollSvg, seamLines, sheetSvg, stripLines, usedOf } from './layouts.ts';
 import { stickBar, tapeSvg } from './pictures.ts';
 
 const big = (text: string, size = 12): Content => ({ text, font: 'Archivo', bold: true, fontSize: size });
+
+/** Highest picture of a panel, points, and of what is small: several go on a page where their tables are short. */
+const PANEL_HIGH = 225;
+const SMALL_HIGH = 120;
+const SMALL: ReadonlySet<Assembly['kind']> = new Set(['door', 'lid', 'fittings']);
+
+/** What a piece measures: a stick its length, and its width where it is ripped; what is flat both sides. */
+const sizeOf = (part: Part, show: Show): string => {
+  const { kind } = findItem(part.item);
+  if (kind === 'sheet' || kind === 'mesh' || kind === 'roofing')
+    return `${show.length(part.length)} × ${show.length(part.width)}`;
+  return part.rip === undefined
+    ? show.length(part.length)
+    : `${show.length(part.length)}, ripped to ${show.length(part.rip)}`;
+};
+
+/** Sheets as they are cut, two to a row. */
+const sheetPages = (sheets: readonly SheetLayout[], show: Show): Content[] => {
+  if (sheets.length === 0) return [];
+  // Equal sheets are drawn once.
+  const kinds = new Map<string, { sheet: SheetLayout; count: number }>();
+  for (const sheet of sheets) {
+    const key = JSON.stringify(sheet);
+    kinds.set(key, { sheet, count: (kinds.get(key)?.count ?? 0) + 1 });
+  }
+  const drawn = [...kinds.values()].map(({ sheet, count }) => ({
+    width: 256,
+    stack: [
+      { text: `${findItem(sheet.item).name}${count > 1 ? `, ${count} times` : ''}`, fontSize: 9, bold: true },
+      { svg: sheetSvg(sheet, show), width: 256 },
+    ],
+  }));
+  return [
+    heading('Sheets', 15),
+    ...Array.from({ length: Math.ceil(drawn.length / 2) }, (_, i): Content => ({
+      unbreakable: true,
+      margin: [0, 2, 0, 4],
+      columnGap: 11,
+      columns: drawn.slice(2 * i, 2 * i + 2),
+    })),
+  ];
+};
+
+/** Rolls of mesh as they are cut, and where strips meet on the frame. */
+const rollPages = ({ build, takeoff }: MadeFrom, show: Show): Content[] => {
+  // Plans kept from before have no rolls drawn.
+  const rolls = (takeoff.mesh as Partial<MeshPlan>).layout ?? [];
+  if (rolls.length === 0) return [];
+  const marks = new Map(build.parts.map((p) => [p.id, p.mark]));
+  const markOf = (face: string): string => marks.get(face) ?? '';
+  return [
+    heading('Mesh', 15),
+    ...rolls.map((roll, i): Content => ({
+      unbreakable: true,
+      margin: [0, 2, 0, 4],
+      stack: [
+        {
+          text: `${findItem(roll.item).name}, roll ${i + 1}: ${show.length(roll.width)} wide, ${show.length(usedOf(roll))} of ${show.length(roll.length)} used`,
+          fontSize: 9,
+          bold: true,
+        },
+        { svg: rollSvg(roll, markOf, show), width: 523 },
+        { text: stripLines(roll, markOf, show), fontSize: 8.5 },
+      ],
+    })),
+    ...seamLines(takeoff.mesh.strips, markOf, show).map((text): Content => ({ text, fontSize: 9 })),
+  ];
+};
 
 /** What the work order on paper says: cover, stick bars, panels with tape marks, cut tickets, steps with checks and cautions. */
 export const workOrderContent = (order: Order, c: MadeFrom, { show, business }: Paper): Content[] => {
@@ -46,14 +118,22 @@ export const workOrderContent = (order: Order, c: MadeFrom, { show, business }: 
       color: SOFT,
     },
     ...takeoff.sticks.sticks.map((s): Content => ({ svg: stickBar(s, show), width: 523, margin: [0, 3, 0, 0] })),
+    ...sheetPages(takeoff.sheets.sheets, show),
+    ...rollPages(c, show),
   ];
   for (const a of build.assemblies) {
     const mine = partsOf(build.parts, a.id);
-    content.push(heading(`${a.name[0]?.toUpperCase() ?? ''}${a.name.slice(1)}`, 15, true));
     const drawing = drawBuild(build, `panel:${a.id}`);
     const [x0, y0, x1, y1] = drawing.bounds;
-    const wide = Math.min(500, (330 * (x1 - x0)) / (y1 - y0));
-    content.push({ svg: svg(drawing, wide), width: wide, alignment: 'center', margin: [0, 2, 0, 6] });
+    const wide = Math.min(500, ((SMALL.has(a.kind) ? SMALL_HIGH : PANEL_HIGH) * (x1 - x0)) / (y1 - y0));
+    // A panel begins where it has room: its picture is never parted from its name.
+    content.push({
+      unbreakable: true,
+      stack: [
+        heading(`${a.name[0]?.toUpperCase() ?? ''}${a.name.slice(1)}`, 15),
+        { svg: svg(drawing, wide), width: wide, alignment: 'center', margin: [0, 2, 0, 6] },
+      ],
+    });
     if (a.square)
       content.push({
         text: `Diagonals ${show.length(Math.hypot(a.square.width, a.square.height))} both ways.`,
@@ -66,7 +146,7 @@ export const workOrderContent = (order: Order, c: MadeFrom, { show, business }: 
       );
     content.push(
       table(
-        ['Mark', 'Part', 'From', 'Long point', 'Short', 'Ends', 'No.'],
+        ['Mark', 'Part', 'From', 'Long point, or both sides', 'Short', 'Ends', 'No.'],
         groupParts(mine).map((g) => [
           big(g.mark, 11),
           {
@@ -79,12 +159,12 @@ export const workOrderContent = (order: Order, c: MadeFrom, { show, business }: 
             ],
           },
           findItem(g.part.item).name,
-          { text: show.length(g.part.length), bold: true },
+          { text: sizeOf(g.part, show), bold: true },
           g.part.shortPoint < g.part.length - 1e-6 ? show.length(g.part.shortPoint) : '',
           { text: show.text(describeCuts(g.part)), fontSize: 8.5 },
           { text: `× ${g.quantity}`, bold: true },
         ]),
-        [34, '*', 62, 58, 46, 96, 28],
+        [30, '*', 78, 88, 44, 76, 24],
       ),
     );
     // Notches and slanting ends dimensioned from one end, three to a row.
@@ -103,21 +183,21 @@ export const workOrderContent = (order: Order, c: MadeFrom, { show, business }: 
         })),
       });
   }
-  content.push(heading('Steps', 15, true));
+  content.push(heading('Steps', 15));
   steps.forEach((s, i) =>
     content.push({
       unbreakable: true,
-      margin: [0, 4, 0, 4],
+      margin: [0, 2, 0, 2],
       columns: [
         { width: 26, text: String(i + 1), font: 'Archivo', bold: true, fontSize: 13 },
         {
           stack: [
             { text: show.text(s.title), font: 'Archivo', bold: true, fontSize: 11.5 },
-            { text: show.text(s.text.join(' ')) },
+            { text: show.text(s.text.join(' ')), fontSize: 9.5 },
             ...(s.gate
               ? [
                   {
-                    text: `Check: ${show.text(s.gate.what)}${s.gate.expected === undefined ? '' : ` ${show.length(s.gate.expected)}`}${s.gate.tolerance ? `, ± ${show.length(s.gate.tolerance)}` : ''}`,
+                    text: `Check: ${show.text(s.gate.what)}${s.gate.expected === undefined ? '' : ` ${show.length(s.gate.expected)}`}${s.gate.tolerance ? `, ± ${show.length(s.gate.tolerance)}` : ''}. Found: ________`,
                     bold: true,
                     color: CHALK,
                   },
@@ -137,7 +217,7 @@ export const workOrderContent = (order: Order, c: MadeFrom, { show, business }: 
 export const workOrderPdf = (order: Order, c: MadeFrom, paper: Paper): Promise<Buffer> =>
   printPdf(
     `Work order ${order.id}`,
-    `Work order ${order.id} · ${order.title}`,
+    `Work order ${order.id} · ${order.title}${order.revision ? ` · revision ${order.revision.number}` : ''}`,
     workOrderContent(order, c, paper),
     paper.business.paper,
   );
