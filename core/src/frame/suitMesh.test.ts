@@ -13,6 +13,8 @@ describe('studs that suit a roll of mesh', () => {
     [34, 34],
     // Two bays and a lap are a roll of 36: (36 - 2) / 2.
     [18, 17],
+    // 32 of a roll of 36 are used already: 15 in apart would use little more of one of 48.
+    [16, 16],
     // No roll comes out within 2 in.
     [30, 30],
     [28, 28],

@@ -107,6 +107,12 @@ export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles
             ...(fitted.length > 0
               ? [`Measure in place before cutting: ${[...new Set(fitted.map((p) => p.mark))].join(', ')}.`]
               : []),
+            // A leaf with a slanting head has no diagonals to read.
+            ...(a.kind === 'door' && !a.square && frame.some((p) => p.role === 'door' && p.cuts.length > 0)
+              ? [
+                  'Its head slants, so its diagonals say nothing: square the bottom rail to both stiles, then lay the slanting one.',
+                ]
+              : []),
           ],
           station: 'bay',
           assembly: a.id,

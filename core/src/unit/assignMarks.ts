@@ -96,17 +96,27 @@ const outlineKey = (part: PartDraft): string => {
   return shapes.sort()[0] ?? '';
 };
 
+/** Outlines by their corners as drawn: most parts that are alike are drawn alike. */
+const keyOf = (known: Map<string, string>, part: PartDraft): string => {
+  const { outline, holes } = part.shape;
+  const drawn = `${part.role}#${[outline, ...holes].map((r) => r.map(([p, q]) => `${round(p)},${round(q)}`).join(' ')).join('|')}`;
+  let key = known.get(drawn);
+  if (key === undefined) known.set(drawn, (key = outlineKey(part)));
+  return key;
+};
+
 /** Gives every part a mark: a letter for its role and a number; equal parts share one, in order of first appearance. */
 export const assignMarks = (drafts: readonly PartDraft[]): Part[] => {
   const marks = new Map<string, string>();
   const counts = new Map<Role, number>();
   const rough = drafts.map(roughKey);
+  const outlines = new Map<string, string>();
   const alike = new Map<string, number>();
   for (const key of rough) alike.set(key, (alike.get(key) ?? 0) + 1);
   return drafts.map((draft, i) => {
     const first = rough[i] as string;
     // Corners are compared only where there is something to compare them with.
-    const key = alike.get(first) === 1 ? first : `${first}#${outlineKey(draft)}`;
+    const key = alike.get(first) === 1 ? first : `${first}#${keyOf(outlines, draft)}`;
     let mark = marks.get(key);
     if (mark === undefined) {
       const n = (counts.get(draft.role) ?? 0) + 1;

@@ -52,6 +52,15 @@ describe('a door that fills the rake end of a lean-to', () => {
     const squared = planSteps(b).flatMap((s) => (s.id.endsWith('/square') ? [s.assembly] : []));
     expect(squared).toContain('inner-door');
     expect(squared).not.toContain('people-door');
+    const framed = planSteps(b)
+      .find((s) => s.id === 'people-door/frame')
+      ?.text.join(' ');
+    expect(framed).toContain('square the bottom rail to both stiles, then lay the slanting one');
+    expect(
+      planSteps(b)
+        .find((s) => s.id === 'inner-door/frame')
+        ?.text.join(' '),
+    ).not.toContain('slants');
   });
   it('is said so, with a level one as the way back', () => {
     const [tip] = checkBuild(b, spec).filter((f) => f.code === 'door-raked');
