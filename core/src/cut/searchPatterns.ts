@@ -234,7 +234,9 @@ export const searchPatterns = (p: PatternProblem, effort: Effort = 'full'): Patt
   const drafts = p.stocks.map((_, j) => fillFirst(p, j));
   let best = drafts.reduce((a, b) => (better(b, a) ? b : a));
   const costs = p.stocks.map((s) => s.cost);
-  const rough = roundUpToSum(lengthBound(p), costs, best.cost);
+  const least = lengthBound(p);
+  // While a drawing changes the bound by length is enough: what whole sticks add to it takes as long as the plan.
+  const rough = effort === 'quick' ? Math.ceil(least - 1e-6) : roundUpToSum(least, costs, best.cost);
   if (effort === 'quick' || (pieces(best.short) === 0 && rough >= best.cost))
     return { ...best, bound: pieces(best.short) > 0 ? 0 : Math.min(rough, best.cost) };
   const penalty = 20 * Math.max(1, ...costs);
