@@ -29,14 +29,14 @@ export const driveMinutes = (miles: number, rates: LabourRates = LABOUR_RATES): 
 export const planSteps = (build: Build, rates: LabourRates = LABOUR_RATES, miles = 0): Step[] => {
   const steps: Step[] = [];
   const ended = new Map<string, string>();
+  const byId = new Map(build.parts.map((p) => [p.id, p]));
   const add = (
     step: Omit<Step, 'tools' | 'cautions' | 'joints' | 'fasteners' | 'hardware'> & {
       readonly cautions?: readonly string[];
       readonly tools?: readonly string[];
     },
   ): string => {
-    const wanted = new Set(step.parts);
-    const parts = build.parts.filter((p) => wanted.has(p.id));
+    const parts = step.parts.flatMap((id) => byId.get(id) ?? []);
     steps.push({
       ...step,
       tools: step.tools ?? TOOLS[step.verb],

@@ -55,7 +55,9 @@ export const measureWindSide = (build: Build, along: 'x' | 'y'): WindSide => {
       const c0 = Math.max(0, Math.ceil((from - x0) / step - 0.5 - 1e-9));
       const c1 = Math.min(cols - 1, Math.floor((to - x0) / step - 0.5 + 1e-9));
       const end = r * cols + c1;
-      for (let at = r * cols + c0; at <= end; at++) if ((grid[at] as number) < value) grid[at] = value;
+      // Nothing is more than solid.
+      if (value === 1) grid.fill(1, r * cols + c0, end + 1);
+      else for (let at = r * cols + c0; at <= end; at++) if ((grid[at] as number) < value) grid[at] = value;
     }
   }
   let area = 0;

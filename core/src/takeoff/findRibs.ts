@@ -91,7 +91,12 @@ export const findRibs = (mesh: Part, parts: readonly Part[]): Ribs | undefined =
   const members: Member[] = [];
   const { low: least, high: most } = measureBounds([mesh]);
   const isNear = (piece: ConvexPiece): boolean =>
-    ([0, 1, 2] as const).every((k) => piece.low[k] <= most[k] + CLOSE && piece.high[k] >= least[k] - CLOSE);
+    piece.low[0] <= most[0] + CLOSE &&
+    piece.high[0] >= least[0] - CLOSE &&
+    piece.low[1] <= most[1] + CLOSE &&
+    piece.high[1] >= least[1] - CLOSE &&
+    piece.low[2] <= most[2] + CLOSE &&
+    piece.high[2] >= least[2] - CLOSE;
   for (const { part, leaf, pieces: all, along } of woodOf(parts)) {
     // A leaf's wood carries its own mesh, not that of the wall it hangs in.
     if (leaf && part.assembly !== mesh.assembly) continue;

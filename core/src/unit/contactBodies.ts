@@ -32,17 +32,11 @@ export interface Body {
   readonly high: Vec3;
 }
 
-const boundsOf = (points: readonly Vec3[]): { low: Vec3; high: Vec3 } => {
-  const low: [number, number, number] = [Infinity, Infinity, Infinity];
-  const high: [number, number, number] = [-Infinity, -Infinity, -Infinity];
-  for (const p of points)
-    for (let k = 0; k < 3; k++) {
-      const c = p[k] as number;
-      if (c < (low[k] as number)) low[k] = c;
-      if (c > (high[k] as number)) high[k] = c;
-    }
-  return { low, high };
-};
+/** Bounds of a part by its two caps. */
+const boundsOf = (a: Flat, b: Flat): { low: Vec3; high: Vec3 } => ({
+  low: [Math.min(a.low[0], b.low[0]), Math.min(a.low[1], b.low[1]), Math.min(a.low[2], b.low[2])],
+  high: [Math.max(a.high[0], b.high[0]), Math.max(a.high[1], b.high[1]), Math.max(a.high[2], b.high[2])],
+});
 
 /** The direction of a part's length in its own placement: 0 along u, 1 along v, 2 along the depth. */
 const lengthAxis = (part: PartDraft): 0 | 1 | 2 => {
@@ -181,13 +175,7 @@ export const bodyOf = (part: PartDraft): Body => {
   const box = boxOf(part);
   let known: readonly Flat[] | undefined;
   const flats = (): readonly Flat[] => (known ??= flatsOf(part));
-  const { low, high } =
-    box ??
-    boundsOf(
-      flats()
-        .slice(0, 2)
-        .flatMap((f) => [f.low, f.high]),
-    );
+  const { low, high } = box ?? boundsOf(flats()[0] as Flat, flats()[1] as Flat);
   const body = { part, flats, box, low, high };
   bodies.set(part, body);
   return body;
