@@ -1,8 +1,7 @@
 import type { CutRoll, MeshStrips, SheetLayout } from '@rubbet/core/cut';
 import type { Show } from '@rubbet/core/order';
+import { esc, FONT } from './pictures.ts';
 
-const esc = (t: string): string => t.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/"/g, '&quot;');
-const FONT = 'font-family="Archivo" font-weight="600"';
 const SIZE = 13;
 /** Width of a sign by its height, as the print fonts set figures. */
 const SIGN = 0.6;

@@ -5,8 +5,10 @@ import { isMetric, MM_PER_INCH } from '@rubbet/core/measure';
 import type { Show } from '@rubbet/core/order';
 import { findItem } from '@rubbet/core/stock';
 
-const esc = (t: string): string => t.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/"/g, '&quot;');
-const FONT = 'font-family="Archivo" font-weight="600"';
+/** Text that may stand in a drawing. */
+export const esc = (t: string): string => t.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/"/g, '&quot;');
+/** The print font of figures in drawings. */
+export const FONT = 'font-family="Archivo" font-weight="600"';
 
 /** A stick drawn to scale with its cuts, its remainder hatched out. */
 export const stickBar = (stick: StickCut, show: Show): string => {
