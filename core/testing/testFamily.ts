@@ -162,16 +162,19 @@ export const takeoffFaults = (build: Build): string[] => {
 };
 
 /** How far mesh may hang down beside ground that falls away under its plate and still count as held by what is above. */
-const HANGS = 24;
+const HANGS = 12;
 
 /** Seams of mesh that lie in the air: only a round end may have them, which no post divides, and what hangs far down. */
 const seamFaults = (build: Build): string[] =>
   build.family === 'hoop-pen'
     ? []
     : build.parts
-        .filter((p) => isSeamOpen(p, build.parts))
+        // What fills the height of a steep fall is a wall of its own.
+        .filter((p) => isSeamOpen(p, build.parts) && !p.id.endsWith('-fill/mesh'))
         .filter((mesh) => {
-          const frame = build.parts.filter((p) => p.assembly === mesh.assembly && p.role !== 'mesh');
+          const frame = build.parts.filter(
+            (p) => p.assembly === mesh.assembly && p.role !== 'mesh' && p.role !== 'batten',
+          );
           return frame.length === 0 || measureBounds(frame).low[2] - measureBounds([mesh]).low[2] < HANGS;
         })
         .map((p) => `${p.id}: its strips meet on nothing`);

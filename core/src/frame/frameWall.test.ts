@@ -364,6 +364,12 @@ describe('a door under a raked plate', () => {
     expect(laid({ height: 74.4 }).lowered).toEqual([]);
     expect(laid({ height: 75 }).lowered.map((w) => w.id)).toEqual(['d']);
   });
+  it('is level and lower under a plate so steep that its high side would be far over what is wanted', () => {
+    // 8 in 12 over 30 in of door is 20 in.
+    const steep = layoutOpenings(0, 60, [wish({ height: 60 })], (a) => 90 - (2 / 3) * a - 1.8);
+    expect(steep.placed[0]?.rake).toBeUndefined();
+    expect(steep.lowered.map((w) => w.id)).toEqual(['d']);
+  });
   it.each([
     ['fits under a level head', { height: 60 }],
     ['has two leaves', { style: 'dutch' as const }],

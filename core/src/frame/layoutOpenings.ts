@@ -107,6 +107,9 @@ const bayIn = (o: PlacedOpening, w: OpeningWish, at: number): Pick<PlacedOpening
   return gaps.every(below) && under >= 0 ? { to: o.bottom - STUD } : undefined;
 };
 
+/** How much higher than wanted the high side of a raked door may be: under a steep plate a lower one is nearer to what was asked. */
+const OVERSHOOT = 6;
+
 /** A door of one leaf under a raked plate on which nothing bears, as high as it goes there; undefined for any other. */
 const rakedAt = (
   w: OpeningWish,
@@ -118,7 +121,7 @@ const rakedAt = (
   const ends = [ceiling(at) - w.bottom, ceiling(at + w.width) - w.bottom] as const;
   const rake = (ends[1] - ends[0]) / w.width;
   const height = Math.min(...ends);
-  if (Math.abs(rake) < 1e-6 || height < w.leastHeight) return undefined;
+  if (Math.abs(rake) < 1e-6 || height < w.leastHeight || Math.max(...ends) > w.height + OVERSHOOT) return undefined;
   return { height, highest: Math.max(...ends), rake };
 };
 

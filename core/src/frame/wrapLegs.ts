@@ -1,12 +1,16 @@
 import { rectangle } from '../geometry/index.ts';
 import type { Side } from '../unit/index.ts';
-import { findMesh } from '../stock/index.ts';
+import { findMesh, MESH_LAP, MESHES } from '../stock/index.ts';
 import { faceOf, wallAxes } from './axes.ts';
 import { boxPart, polyPart } from './makePart.ts';
 import type { Sketch } from './sketch.ts';
 
 const T = 1.5;
 const LEG = 3.5;
+const WIDEST = Math.max(...MESHES.flatMap((m) => m.rolls.map((r) => r.width)));
+/** Height that a roll covers with laps above and below, and how far legs stand apart that one reaches from edge to edge. */
+const HIGH = WIDEST - 2 * MESH_LAP;
+const WIDE = HIGH - 2 * LEG;
 
 /**
  * Mesh around the legs of a raised floor, on treated rails between them at the ground, so that nothing lives in the dark under it.
@@ -34,6 +38,25 @@ export const wrapLegs = (sketch: Sketch, length: number, depth: number, height: 
       : [0, depth - LEG];
     legs.slice(1).forEach((right, i) => {
       const a = (legs[i] as number) + LEG;
+      // Where mesh is wider than a roll both ways its strips meet on a post.
+      if (right - a > WIDE && height > HIGH)
+        sketch.add(
+          boxPart(
+            axes,
+            id,
+            {
+              id: `${id}/post-${i + 1}`,
+              name: 'post between the legs',
+              role: 'post',
+              item: '2x4-pt',
+              fit: 'measure in place',
+              tolerance: 0.25,
+            },
+            [(a + right) / 2 - 1.75, 0, 3.5],
+            [3.5, T, height - 3.5],
+            'z',
+          ),
+        );
       sketch.add(
         boxPart(
           axes,

@@ -8,9 +8,13 @@ import type { Ribs } from '../cut/index.ts';
 /** How close wood must lie to the mesh, and how wide a member may be of which only the middle counts. */
 const CLOSE = 1 / 16;
 const SLENDER = 6;
-/** Share of a line that must have wood behind it from its first wood to its last, and the share of the face that its ends may stand free. */
+/** Share of a line that must have wood behind it from its first wood to its last, and the share of it that its ends may stand free. */
 const MOST = 0.92;
 const FREE = 1 / 3;
+/** What may stand free in any case, inches: mesh that hangs down over ground that falls. */
+const HANGS = 12;
+/** Steps in which a face with an opening is tried for seams that no member lies along. */
+const APART = 6;
 /** Framing, boards and leaves: sheets and what lies over others are too wide or too late. */
 const WOOD: ReadonlySet<string> = new Set(['wall', 'pen', 'sheet', 'leaf']);
 
@@ -120,7 +124,7 @@ export const findRibs = (mesh: Part, parts: readonly Part[]): Ribs | undefined =
       if (p1 > x0 && p0 < x1 && q1 > y0 && q0 < y1) members.push({ low: [p0 - x0, q0 - y0], high: [p1 - x0, q1 - y0] });
     }
   }
-  const linesOf = (k: 0 | 1, size: number): number[] => {
+  const linesOf = (k: 0 | 1): number[] => {
     const o = (1 - k) as 0 | 1;
     /** Whether a line has wood behind it where it lies in the face: corners may be cut off, and openings are left out. */
     const isBacked = (c: number): boolean => {
@@ -143,12 +147,15 @@ export const findRibs = (mesh: Part, parts: readonly Part[]): Ribs | undefined =
         measure(list.map(([m, n]): Stretch => [Math.max(m, p), Math.max(Math.max(m, p), Math.min(n, q))]));
       const free = Math.max(within(bare, -Infinity, first[0]), within(bare, last[1], Infinity));
       const between = within(bare, first[0], last[1]);
-      return free <= FREE * size && between <= (1 - MOST) * (between + measure(held));
+      return free <= Math.max(HANGS, FREE * measure(inside)) && between <= (1 - MOST) * (between + measure(held));
     };
     const middles = members
       .filter((m) => m.high[k] - m.low[k] < SLENDER && m.high[o] - m.low[o] > m.high[k] - m.low[k])
       .map((m) => (m.low[k] + m.high[k]) / 2);
+    // Beside and over an opening what runs across may hold a seam by itself.
+    if (shape.holes.length > 0 || shape.outline.length > 5)
+      for (let c = APART; c < (k === 0 ? x1 - x0 : y1 - y0); c += APART) middles.push(c);
     return [...new Set(middles.map((c) => Math.round(c * 64) / 64))].filter(isBacked).sort((a, b) => a - b);
   };
-  return { upright: linesOf(0, y1 - y0), level: linesOf(1, x1 - x0) };
+  return { upright: linesOf(0), level: linesOf(1) };
 };

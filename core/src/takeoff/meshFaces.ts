@@ -12,8 +12,12 @@ const WIDEST = Math.max(...ROLLS.map((r) => r.width));
 const WIDTHS = [...new Set(ROLLS.map((r) => r.width))];
 const LONGEST = Math.max(...ROLLS.map((r) => r.length));
 
-/** What is lapped around an edge is bought as well, as far as the widest roll goes before it would need a seam for that alone. */
-const lapped = (size: number): number => (size > WIDEST ? size + 2 * MESH_LAP : Math.min(size + 2 * MESH_LAP, WIDEST));
+/** Least lap around an edge that staples hold. Common practice, no source. */
+const LEAST_LAP = 1;
+
+/** What is lapped around an edge is bought as well: as much as the widest roll leaves where it needs no seam for that. */
+const lapped = (size: number): number =>
+  size + 2 * LEAST_LAP > WIDEST ? size + 2 * MESH_LAP : Math.min(size + 2 * MESH_LAP, WIDEST);
 
 const known = new WeakMap<readonly Part[], Map<string, MeshFace>>();
 
@@ -53,6 +57,7 @@ const makeFace = (mesh: Part, parts: readonly Part[]): MeshFace => {
 
 /** True where a mesh hangs on a frame and is wider than any roll, and no way of covering it has its seams on wood. */
 export const isSeamOpen = (mesh: Part, parts: readonly Part[]): boolean => {
-  if (mesh.role !== 'mesh' || mesh.bent !== undefined || Math.min(mesh.length, mesh.width) <= WIDEST) return false;
-  return waysOf(meshFaceOf(mesh, parts), WIDTHS, LONGEST).some((w) => !w.onWood);
+  if (mesh.role !== 'mesh' || mesh.bent !== undefined) return false;
+  const face = meshFaceOf(mesh, parts);
+  return Math.min(face.width, face.height) > WIDEST && waysOf(face, WIDTHS, LONGEST).some((w) => !w.onWood);
 };
