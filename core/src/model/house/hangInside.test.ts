@@ -116,3 +116,35 @@ describe('a water bar', () => {
     expect(codes(build('skid-house', { nipples: left }))).not.toContain('water-bar-short');
   });
 });
+
+describe('a row of nests longer than a sheet', () => {
+  const params = {
+    length: 120,
+    depth: 72,
+    wallHeight: 60,
+    roostBars: 0,
+    nestWall: 'back',
+    nestStyle: 'inside',
+    nestCount: 6,
+    nestWidth: 16,
+  } as const;
+  const long = (more: Params = {}) =>
+    buildSpec(
+      parseSpec({
+        family: 'raised-gable',
+        params: { ...params, doorWall: 'front', windowWall: 'none', cleanOutWall: 'none', popWall: 'left', ...more },
+      }),
+    );
+  it('is cut short to what one sheet gives, and says so: five of 16 in with their dividers are 83 in', () => {
+    const b = long();
+    const [note] = b.notes.filter((n) => n.code === 'nests-inside');
+    expect(note).toMatchObject({
+      what: 'Only 5 of 6 nests find room inside the back wall.',
+      why: 'Floor and back of the row are one piece each, and sheets end at 96″.',
+      fix: { patch: { nestCount: 5 } },
+    });
+    expect(b.parts.find((p) => p.id === 'nests/floor')?.length).toBe(5 * 16 + 6 * 0.5);
+    expect(Math.max(...b.parts.filter((p) => p.assembly === 'nests').map((p) => p.length))).toBeLessThanOrEqual(96);
+    expect(long({ nestCount: 5 }).notes.filter((n) => n.code === 'nests-inside')).toEqual([]);
+  });
+});

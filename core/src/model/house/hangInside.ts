@@ -13,6 +13,7 @@ import {
   boxPart,
 } from '../../frame/index.ts';
 import type { Axes, PlacedOpening, Sketch, Stretch } from '../../frame/index.ts';
+import { findSheet } from '../../stock/index.ts';
 import type { HouseParams } from './types.ts';
 
 /** Room that things inside keep from each other, and that a bird wants in front of them. */
@@ -121,6 +122,9 @@ const onStuds = ([a, b]: Stretch, wide: number, centres: readonly number[]): num
   )[0] as number;
 };
 
+/** Longest sheet, and longest 2×2. */
+const LONGEST = findSheet('ply-1/2').length;
+
 /** Nest boxes inside, on the wall that is asked for. @returns how many found room */
 export const hangNests = (sketch: Sketch, p: HouseParams, room: RoomPlan): number => {
   const side = p.nestWall;
@@ -133,7 +137,8 @@ export const hangNests = (sketch: Sketch, p: HouseParams, room: RoomPlan): numbe
     : [];
   let count = p.nestCount;
   const holds = (n: number): Stretch | undefined => free.find(([a, b]) => b - a >= insideNestWidth(n, p.nestWidth));
-  while (count > 0 && !holds(count)) count--;
+  while (count > 0 && (!holds(count) || insideNestWidth(count, p.nestWidth) > LONGEST)) count--;
+  const sheetEnds = holds(count + 1) !== undefined;
   if (count < p.nestCount)
     sketch.note({
       code: 'nests-inside',
@@ -143,7 +148,9 @@ export const hangNests = (sketch: Sketch, p: HouseParams, room: RoomPlan): numbe
         count === 0
           ? `No nests find room inside the ${side} wall.`
           : `Only ${count} of ${p.nestCount} nests find room inside the ${side} wall.`,
-      why: 'They stand clear of doors and their swing, of other fittings, of the rafters and of the floor under the roost.',
+      why: sheetEnds
+        ? `Floor and back of the row are one piece each, and sheets end at ${LONGEST}″.`
+        : 'They stand clear of doors and their swing, of other fittings, of the rafters and of the floor under the roost.',
       fix:
         count === 0
           ? { label: 'Hang them outside', patch: { nestStyle: 'outside lid' } }
@@ -154,7 +161,9 @@ export const hangNests = (sketch: Sketch, p: HouseParams, room: RoomPlan): numbe
   const wide = insideNestWidth(count, p.nestWidth);
   const axes = room.axes[side];
   const from = onStuds(stretch, wide, room.centres[side]);
-  const ledger = reachStuds([from, from + wide], stretch, room.centres[side]);
+  const reached = reachStuds([from, from + wide], stretch, room.centres[side]);
+  // No longer than a stick: the studs between its ends hold it.
+  const ledger = reached[1] - reached[0] > LONGEST ? ([from, from + wide] as const) : reached;
   const unbacked = backFixtures(
     sketch,
     { id: `${side}-wall`, name: `${side} wall`, axes, deep: room.deep },
