@@ -1,8 +1,8 @@
 import { planSticks } from './planSticks.ts';
 import type { Effort } from './searchPatterns.ts';
-
 import { waysOf } from './meshWays.ts';
 import type { MeshFace, Way } from './meshWays.ts';
+
 export type { MeshFace, Ribs } from './meshWays.ts';
 
 /** A roll that can be had. */

@@ -9,12 +9,10 @@ import type { Sketch } from './sketch.ts';
 const BOARD = 0.75;
 const STILE = 3.5;
 
-/** A door under a raked plate: its opening's rise along the wall, and what is lost where a slant is measured upright. */
-const slantOf = (
-  plan: Pick<DoorPlan, 'opening'>,
-): { readonly rake: number; readonly plumb: number; readonly angle: number } => {
+/** The slant of a door under a raked plate: what it adds where it is measured upright, and its angle. */
+const slantOf = (plan: Pick<DoorPlan, 'opening'>): { readonly plumb: number; readonly angle: number } => {
   const rake = plan.opening.rake ?? 0;
-  return { rake, plumb: Math.sqrt(1 + rake * rake), angle: Math.atan(rake) };
+  return { plumb: Math.sqrt(1 + rake * rake), angle: Math.atan(rake) };
 };
 
 /** An upright piece whose top follows the rake. */
@@ -33,15 +31,12 @@ const along = (from: number, to: number, top: (a: number) => number, deep: numbe
   [from, top(from)],
 ];
 
-/**
- * A leaf whose head follows a raked plate: skin, two stiles sawn to the rake, level rails below and one along the rake.
- * @returns where its rails lie, as those of a square leaf
- */
+/** A leaf whose head follows a raked plate: skin, two stiles sawn to the rake, level rails below and one along the rake. */
 export const frameRakedLeaf = (
   sketch: Sketch,
   plan: Pick<DoorPlan, 'id' | 'name' | 'axes' | 'skin' | 'inset' | 'opening'>,
   gap: number,
-): { readonly upTo: number } => {
+): void => {
   const { axes, id, name, skin, opening: o } = plan;
   const t = plan.inset ?? 0;
   const { plumb, angle } = slantOf(plan);
@@ -107,7 +102,6 @@ export const frameRakedLeaf = (
       { turn: (angle * 180) / Math.PI },
     ),
   );
-  return { upTo: level === 2 ? railAt(1) : Math.min(top(a0), top(a1)) - STILE * plumb };
 };
 
 /** Stops that a raked leaf closes on: two up the sides, one under the plate. */

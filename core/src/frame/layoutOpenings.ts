@@ -17,6 +17,8 @@ export interface OpeningWish {
   readonly ends?: number;
   /** Item that is bought for it. */
   readonly unit?: string;
+  /** Its head stays level under a raked plate too: what is in its leaf wants a square one. */
+  readonly level?: boolean;
   /** Left edge of the opening where its place is set by hand. */
   readonly at?: number;
 }
@@ -116,7 +118,7 @@ const rakedAt = (
   at: number,
   ceiling: (a: number) => number,
 ): { readonly height: number; readonly highest: number; readonly rake: number } | undefined => {
-  if (w.kind !== 'people door' || w.flat !== true || w.unit !== undefined) return undefined;
+  if (w.kind !== 'people door' || w.flat !== true || w.unit !== undefined || w.level === true) return undefined;
   if (openingSide(w) !== STUD || (w.style !== undefined && w.style !== 'single')) return undefined;
   const ends = [ceiling(at) - w.bottom, ceiling(at + w.width) - w.bottom] as const;
   const rake = (ends[1] - ends[0]) / w.width;

@@ -19,17 +19,15 @@ const LEAST_LAP = 1;
 const lapped = (size: number): number =>
   size + 2 * LEAST_LAP > WIDEST ? size + 2 * MESH_LAP : Math.min(size + 2 * MESH_LAP, WIDEST);
 
-const known = new WeakMap<readonly Part[], Map<string, MeshFace>>();
+const known = new WeakMap<readonly Part[], WeakMap<Part, MeshFace>>();
 
 /** A mesh as a face to be covered: as it hangs, with its laps, and the wood behind it on which seams can lie. */
 export const meshFaceOf = (mesh: Part, parts: readonly Part[]): MeshFace => {
   // Asked by the take-off, the checks and the steps of one unit, whose parts do not change.
-  const faces = known.get(parts) ?? new Map<string, MeshFace>();
+  const faces = known.get(parts) ?? new WeakMap<Part, MeshFace>();
   known.set(parts, faces);
-  const before = faces.get(mesh.id);
-  if (before && parts.includes(mesh)) return before;
-  const face = makeFace(mesh, parts);
-  faces.set(mesh.id, face);
+  const face = faces.get(mesh) ?? makeFace(mesh, parts);
+  faces.set(mesh, face);
   return face;
 };
 

@@ -1,15 +1,14 @@
+import { headerHeight } from '../../frame/index.ts';
 import { printLength } from '../../measure/index.ts';
 import type { Check, Finding } from '../types.ts';
 
-/** Flat header of a level head under a plate that bears nothing. */
-const HEADER = 1.5;
 const sixteenth = (n: number): number => Math.round(n * 16) / 16;
 
 /** A door whose head follows the rake of its wall. */
 export const rakedDoor: Check = ({ build }) =>
   build.openings.flatMap((o): Finding[] => {
     if (o.rake === undefined) return [];
-    const level = Math.floor((o.height - HEADER) * 2) / 2;
+    const level = Math.floor((o.height - headerHeight({ width: o.width, flat: true })) * 2) / 2;
     return [
       {
         code: 'door-raked',

@@ -114,6 +114,8 @@ export const frameInnerWall = (
     {
       id: 'inner-door',
       kind: 'people door',
+      // It may be glazed, and what is said of it is said of a square one.
+      level: true,
       width: plan.door.width,
       height: plan.door.height,
       bottom: sillFor(plan.door.threshold),

@@ -77,6 +77,15 @@ describe('a door that fills the rake end of a lean-to', () => {
     expect(new Set(rakes({ doorHeight: 80, doorStyle: 'dutch' }))).toEqual(new Set([undefined]));
     expect(new Set(rakes({ doorHeight: 80, doorWall: 'front' }))).toEqual(new Set([undefined]));
   });
+  it('is left level where a pop door is in its leaf, and so is an inner door', () => {
+    const { b } = make('walk-in', { ...lean, doorHeight: 80, doorWidth: 34, popInDoor: true, innerGlass: true });
+    expect(b.openings.filter((o) => o.rake !== undefined)).toEqual([]);
+    expect(b.notes.map((n) => n.code)).toContain('door-lowered');
+    expect(b.notes.map((n) => n.code)).not.toContain('pop-not-in-leaf');
+    const steep = make('walk-in', { ...lean, pitch: 4, innerDoorHeight: 82, innerGlass: true }).b;
+    expect(steep.parts.some((p) => p.id === 'inner-door/glass')).toBe(true);
+    expect(faultsOf(steep)).toEqual([]);
+  });
   it('put by hand higher than the wall says the highest that it comes to', () => {
     const by = make('raised-lean-to', { nestWall: 'back' }, [
       { id: 'f1', kind: 'people door', wall: 'right', left: 14, width: 22, height: 58, bottom: 1.5, style: 'single' },

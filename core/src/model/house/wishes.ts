@@ -66,6 +66,7 @@ const wishesOf = (p: HouseParams, roof: HouseRoof, plates: 1 | 2): Wish[] => {
     boughtSize(p.doorStyle === 'bought' ? p.doorUnit : '', {
       id: 'door',
       kind: 'people door',
+      ...(p.popInDoor ? { level: true } : {}),
       style: doorStyle(p.doorStyle, p.doorWidth),
       width: p.doorWidth,
       height: p.doorHeight,

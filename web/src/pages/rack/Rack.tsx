@@ -7,7 +7,8 @@ import { Empty, Loading } from '../../parts/Loading.tsx';
 import { WeekSticks } from './WeekSticks.tsx';
 import { Heading, Len, Soft, Title } from '../../parts/Text.tsx';
 
-interface Line {
+/** A line of the rack: a bundle, or an offcut with its mark. */
+export interface Line {
   readonly id: number;
   readonly item: string;
   readonly length: number | null;

@@ -1,15 +1,8 @@
 import { createElement } from 'react';
 import { elements, html, plain } from '../../testing/rendered.ts';
 import { Rack } from './Rack.tsx';
+import type { Line } from './Rack.tsx';
 
-interface Line {
-  readonly id: number;
-  readonly item: string;
-  readonly length: number | null;
-  readonly place: string;
-  readonly mark: string;
-  readonly quantity: number;
-}
 const whole = (id: number, item: string, length: number | null, quantity: number): Line => ({
   id,
   item,
