@@ -10,7 +10,12 @@ const LEG = 3.5;
 
 /** What carries a floor: the ground under its rim, legs, legs on long runners, sistered skids, or courses of block. */
 export type Foundation =
-  | { readonly kind: 'legs'; readonly height: number; readonly braced?: boolean }
+  | {
+      readonly kind: 'legs';
+      readonly height: number;
+      readonly braced?: boolean;
+      /** Posts stand midway between legs. */ readonly posts?: boolean;
+    }
   | { readonly kind: 'runners'; readonly height: number; readonly beyond: number; readonly braced?: boolean }
   | { readonly kind: 'ground' }
   | { readonly kind: 'skids' }
@@ -202,7 +207,10 @@ export const frameFeet = (
       );
   }
   if (plan.braced) {
-    const reach = Math.min(20, top - foot - 4, length / 2 - LEG - 1, depth / 2 - LEG - 1);
+    const clear = plan.kind === 'legs' && plan.posts ? LEG / 2 + 0.25 : 1;
+    const bay = ((places[1] as number) - (places[0] as number) + LEG) / 2;
+    const long = clear > 1 ? Math.min(bay, length / 2) : length / 2;
+    const reach = Math.min(20, top - foot - 4, long - LEG - clear, depth / 2 - LEG - clear);
     if (reach > 8) {
       const last = places[places.length - 1] as number;
       for (const [k, t] of [0, depth - T].entries()) {

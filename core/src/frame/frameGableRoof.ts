@@ -1,5 +1,7 @@
 import { findLumber } from '../stock/index.ts';
-import { polyPart, sawAngle } from './makePart.ts';
+import { headTop, openingSide } from './layoutOpenings.ts';
+import type { PlacedOpening } from './layoutOpenings.ts';
+import { boxPart, polyPart, sawAngle } from './makePart.ts';
 import { splitMember } from './chooseJoints.ts';
 import { WALL } from './frameWall.ts';
 import type { LeanSlope } from './frameLeanRoof.ts';
@@ -39,7 +41,7 @@ export const ridgeOf = (
   const top = s.under(s.depth / 2 + RIDGE_HALF) + s.plumb;
   const apex = top + RIDGE_HALF * s.fall;
   const deep = s.plumb + RIDGE_HALF * s.fall;
-  const item = deep <= 5.5 ? '2x6' : deep <= 7.25 ? '2x8' : '2x10';
+  const item = s.beam ?? (deep <= 5.5 ? '2x6' : deep <= 7.25 ? '2x8' : '2x10');
   return { item, apex, top, bottom: apex - findLumber(item).width };
 };
 
@@ -62,7 +64,7 @@ export const frameRidge = (
         id,
         {
           id: `${id}/ridge-${i + 1}`,
-          name: 'ridge board',
+          name: s.beam ? 'ridge beam' : 'ridge board',
           role: 'ridge',
           item: ridge.item,
           notches: [`top bevelled both ways to the roof, ${sawAngle(Math.atan(s.fall))}°`],
@@ -99,29 +101,71 @@ export const frameGableStuds = (
     /** Joints of the sheets, each of which gets a stud. */
     readonly joints?: readonly number[];
     readonly centres: readonly number[];
+    /** What rises past the plates: studs stand on its header and keep off its king studs. */
+    readonly through?: readonly PlacedOpening[];
+    /** Depth of the wall, which a post under a beam fills. */
+    readonly depth?: number;
   },
 ): void => {
   const { slope: s, axes, id, plate } = plan;
+  /** What a stud stands on: the plate, or the header of what rises past it. */
+  const footAt = (c: number): number => {
+    const o = plan.through?.find((q) => c > q.left - openingSide(q) && c < q.left + q.width + openingSide(q));
+    return o ? headTop(o) : plate;
+  };
+  /** Whether a stud would stand on or beside a king stud that runs to the rafters. */
+  const meetsKing = (c: number, half: number): boolean =>
+    plan.through?.some((o) =>
+      [o.left - openingSide(o) + T / 2, o.left + o.width + openingSide(o) - T / 2].some(
+        (k) => Math.abs(k - c) < half + T / 2 - 1e-6,
+      ),
+    ) ?? false;
   const wide = 3.5;
   const under = (a: number): number => s.under(Math.max(a, s.depth - a));
   const ridge = ridgeOf(s);
   const angle = sawAngle(Math.atan(s.fall));
   const taken: number[] = [];
   let n = 0;
+  const middle = s.depth / 2;
+  const post = s.beam !== undefined;
+  if (post && ridge.bottom - footAt(middle) > 0.01)
+    // Under a beam stands a post as deep as the wall, all of its end under it.
+    sketch.add(
+      boxPart(
+        axes,
+        id,
+        { id: `${id}/ridge-post`, name: `${plan.name} ridge post`, role: 'post', item: '2x4' },
+        [middle - T / 2, 0, footAt(middle)],
+        [T, plan.depth ?? WALL, ridge.bottom - footAt(middle)],
+        'z',
+      ),
+    );
   for (const [i, wish] of [...(plan.joints ?? []), ...plan.centres].entries()) {
     let c = wish;
+    if (post && Math.abs(c - middle) < (T + wide) / 2) {
+      if (i >= (plan.joints?.length ?? 0) || Math.abs(c - middle) < T / 2 - 0.15) continue;
+      c = middle + (Math.sign(c - middle) * (T + wide)) / 2;
+    }
     const beside = taken.find((t) => Math.abs(t - c) < wide + 0.5);
     if (beside !== undefined) {
       // A joint next to a stud that does not carry it gets one against it.
       if (i >= (plan.joints?.length ?? 0) || Math.abs(beside - c) < wide / 2 - 0.15) continue;
       c = beside + Math.sign(c - beside) * wide;
     }
-    const a = c - wide / 2;
-    const b = c + wide / 2;
-    const middle = s.depth / 2;
-    const crosses = a < middle + RIDGE_HALF && b > middle - RIDGE_HALF;
+    let across = wide;
+    if (post && Math.abs(c - middle) < (T + wide) / 2 - 1e-6) {
+      // Between the post and a stud for another joint there is room for one on edge at most.
+      across = T;
+      c = wish;
+      const free = Math.abs(c - middle) > T - 1e-6 && taken.every((t) => Math.abs(t - c) > (wide + T) / 2 - 1e-6);
+      if (!free) continue;
+    }
+    const a = c - across / 2;
+    const b = c + across / 2;
+    const crosses = a < middle + RIDGE_HALF && b > middle - RIDGE_HALF && !post;
     const low = Math.min(under(a), under(b));
-    if (low - plate < 0.5) continue;
+    const foot = footAt(c);
+    if (low - foot < 0.5 || (!crosses && meetsKing(c, across / 2))) continue;
     taken.push(c);
     const text = { id: `${id}/gable-stud-${++n}`, name: `${plan.name} gable stud`, role: 'stud' as const, item: '2x4' };
     if (crosses) {
@@ -159,7 +203,7 @@ export const frameGableStuds = (
             ],
           },
           'az',
-          [[a, plate], [b, plate], ...top],
+          [[a, foot], [b, foot], ...top],
           0,
           T,
           { turn: 90 },
@@ -168,8 +212,8 @@ export const frameGableStuds = (
       continue;
     }
     const ring: Pt[] = [
-      [a, plate],
-      [b, plate],
+      [a, foot],
+      [b, foot],
       [b, under(b)],
       [a, under(a)],
     ];
@@ -188,7 +232,7 @@ export const frameGableStuds = (
         'az',
         ring,
         0,
-        T,
+        across === wide ? T : (plan.depth ?? WALL),
         { turn: 90 },
       ),
     );

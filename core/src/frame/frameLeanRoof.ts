@@ -25,6 +25,8 @@ export interface LeanSlope {
   readonly plumb: number;
   /** Depth of the walls that carry it. */
   readonly wall: number;
+  /** Beam that carries the rafters at the ridge, where it is not a board that they lean on. */
+  readonly beam?: string;
 }
 
 /**

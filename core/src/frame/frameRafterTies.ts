@@ -66,6 +66,20 @@ const tieRing = (s: LeanSlope, deep: number): Pt[] => {
   ];
 };
 
+/** Straps over the ridge from rafter to rafter of the pairs named. */
+const strapPairs = (sketch: Sketch, halves: TiePlan['halves'], count: number, pairs: readonly number[]): void => {
+  for (const i of new Set(pairs))
+    sketch.join({
+      kind: 'strap',
+      parts: [`${halves[0]}/rafter-${count - i}`, `${halves[1]}/rafter-${i + 1}`],
+      ...STRAP,
+    });
+};
+
+/** Over a beam every pair is strapped: its rafters hang on both sides of it and lean on nothing. */
+export const strapRafters = (sketch: Sketch, halves: TiePlan['halves'], count: number): void =>
+  strapPairs(sketch, halves, count, [...Array(count).keys()]);
+
 /**
  * Ties between the plates beside rafter pairs, as many as the push of the roof wants, and straps over the ridge.
  * Pairs beside which something stands are passed over. To be called when all else that stands under the roof is drawn.
@@ -164,15 +178,12 @@ export const frameRafterTies = (sketch: Sketch, plan: TiePlan): RoofThrust => {
       });
   });
   const straps = Math.max(2, Math.ceil((to - from) / STRAP_AT) + 1);
-  const strapped = new Set(
+  strapPairs(
+    sketch,
+    halves,
+    places.length,
     Array.from({ length: Math.min(straps, places.length) }, (_, k) => Math.round((k * last) / (straps - 1))),
   );
-  for (const i of strapped)
-    sketch.join({
-      kind: 'strap',
-      parts: [`${halves[0]}/rafter-${mirrored(i)}`, `${halves[1]}/rafter-${i + 1}`],
-      ...STRAP,
-    });
   return {
     name: plan.name,
     cover: plan.cover,

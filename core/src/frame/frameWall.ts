@@ -33,12 +33,14 @@ export interface WallPlan {
   readonly doublePlate?: boolean;
   /** Heights of rows of blocking between the studs, for what is fixed there. */
   readonly blockRows?: readonly number[];
+  /** Places under which a stud must stand, for what bears on the plate there. */
+  readonly bearings?: readonly number[];
 }
 
 /** Centres of full-height verticals, where sheets may be joined. */
 export interface FramedWall {
   readonly centres: readonly number[];
-  /** Centres of layout places over openings, where cripples stand. */
+  /** Centres over openings of what stands on their headers: cripples on the layout, studs of another opening. */
   readonly cripples: readonly number[];
   readonly tape: Tape;
   readonly ceiling: (a: number) => number;
@@ -163,30 +165,35 @@ export const frameWall = (sketch: Sketch, plan: WallPlan): FramedWall => {
   const vertical = (
     a: number,
     z0: number,
-    z1: 'plate' | number,
+    z1: 'plate' | number | ((a: number) => number),
     role: 'stud' | 'king' | 'jack' | 'cripple',
     what: string,
   ): void => {
     const part = { id: `${id}/${role}-${++count}`, name: `${name} ${what}`, role, item: studItem };
-    if (z1 !== 'plate' || slope === 0) {
-      const end = z1 === 'plate' ? ceiling(0) : z1;
+    const under = z1 === 'plate' ? ceiling : z1;
+    if (typeof under === 'number' || (z1 === 'plate' && slope === 0)) {
+      const end = typeof under === 'number' ? under : ceiling(0);
       sketch.add(boxPart(axes, id, part, [a, 0, z0], [T, depth, end - z0], 'z'));
     } else {
       const ring: Pt[] = [
         [a, z0],
         [a + T, z0],
-        [a + T, ceiling(a + T)],
-        [a, ceiling(a)],
+        [a + T, under(a + T)],
+        [a, under(a)],
       ];
+      const tilt = Math.atan(Math.abs(under(a + T) - under(a)) / T);
       const cuts: EndCut[] = [
         { end: 'start', kind: 'square', angle: 0 },
-        { end: 'end', kind: 'bevel', angle: sawAngle(angle) },
+        { end: 'end', kind: 'bevel', angle: sawAngle(tilt) },
       ];
       sketch.add(polyPart(axes, id, { ...part, cuts }, 'az', ring, 0, depth, { turn: 90 }));
     }
-    uprights.push({ a, from: z0, to: z1 === 'plate' ? Math.min(ceiling(a), ceiling(a + T)) : z1 });
+    uprights.push({ a, from: z0, to: typeof under === 'number' ? under : Math.min(under(a), under(a + T)) });
     if (z0 <= T + 1e-9) marks.push({ at: a - from, side: 'right', what: role, part: part.id });
-    if (z1 === 'plate' && z0 <= T + 1e-9 && role !== 'jack') centres.push(a + T / 2);
+    if (typeof z1 === 'number' || role === 'jack') return;
+    if (z0 <= T + 1e-9) centres.push(a + T / 2);
+    // The studs of what stands over another opening carry a joint as cripples do.
+    else if (role === 'king') cripples.push(a + T / 2);
   };
 
   vertical(from, T, 'plate', 'stud', 'end stud');
@@ -197,7 +204,7 @@ export const frameWall = (sketch: Sketch, plan: WallPlan): FramedWall => {
     const side = openingSide(o);
     const reach = side - T;
     const low = o.from ?? T;
-    const high = o.to ?? 'plate';
+    const high = o.to ?? (o.through ? (o.past ?? 'plate') : 'plate');
     // The end stud of the wall serves where it stands there anyway, and a stud of the opening over or under it.
     const needed = (a: number): number =>
       o.rake === undefined ? o.bottom + o.height : Math.min(ceiling(a), ceiling(a + T));
@@ -260,11 +267,34 @@ export const frameWall = (sketch: Sketch, plan: WallPlan): FramedWall => {
         vertical(a, gap.from, 'plate', 'cripple', `cripple over ${gap.over.kind}`);
     }
   }
+  for (const c of plan.bearings ?? []) {
+    const [over] = plan.openings
+      .filter((o) => c > o.left - openingSide(o) && c < o.left + o.width + openingSide(o))
+      .sort((p, q) => headTop(q) - headTop(p));
+    if (over) {
+      // On its header a short one, where the head is not packed and does not rise past the plates.
+      const stands = uprights.some((u) => u.from >= headTop(over) - 1e-6 && Math.abs(u.a + T / 2 - c) < T);
+      const reach = openingSide(over) - T;
+      // Between its king studs, which carry what stands over them.
+      const a = Math.min(Math.max(c - T / 2, over.left - reach), over.left + over.width + reach - T);
+      const onKing = Math.abs(a + T / 2 - c) > T / 2;
+      if (!over.through && !packed.has(over.id) && !stands && !onKing && ceiling(c) - headTop(over) > 0.5)
+        vertical(a, headTop(over), 'plate', 'cripple', `cripple over ${over.kind}`);
+      continue;
+    }
+    if (centres.some((at) => Math.abs(at - c) < T)) continue;
+    // Against a stud that all but touches the place, else on it.
+    const near = centres.find((at) => Math.abs(at - c) < 2 * T);
+    vertical((near === undefined ? c : near + Math.sign(c - near) * T) - T / 2, T, 'plate', 'stud', 'stud');
+  }
   marks.sort((p, q) => p.at - q.at);
   centres.sort((p, q) => p - q);
   const level = (what: 'bottom' | 'top' | 'upper', z: number, item: string): string[] => {
     // A long plate is joined over a stud; the upper one of a pair a stud further on.
-    const pieces = splitMember(from, to, what === 'upper' ? centres.filter((c) => c < to - 40) : centres);
+    const through = what === 'bottom' ? [] : plan.openings.filter((o) => o.through);
+    const pieces = stretchesBeside(from, to, through).flatMap(([a, b]) =>
+      splitMember(a, b, what === 'upper' ? centres.filter((c) => c < to - 40) : centres),
+    );
     return pieces.map(([a, b], i) => {
       const pieceId = `${id}/${what}-plate${pieces.length > 1 ? `-${i + 1}` : ''}`;
       const text = { id: pieceId, name: `${name} ${what} plate`, role: 'plate' as const, item };
@@ -274,11 +304,14 @@ export const frameWall = (sketch: Sketch, plan: WallPlan): FramedWall => {
     });
   };
   const marked = level('bottom', 0, plan.bottomItem ?? studItem);
-  if (slope === 0) marked.push(...level('top', ceiling(0), studItem));
+  const topPlates = slope === 0 ? level('top', ceiling(0), studItem) : [];
+  // A plate that ends at what rises past it is marked from the one below.
+  const broken = plan.openings.some((o) => o.through);
+  if (!broken) marked.push(...topPlates);
   if (plates === 2) level('upper', ceiling(0) + T, studItem);
   for (const z of plan.blockRows ?? []) frameBlockRow(sketch, plan, uprights, z, depth, packed);
   const tape: Tape = {
-    title: slope === 0 ? 'both plates' : 'bottom plate',
+    title: broken ? 'bottom plate, the top ones laid beside it' : slope === 0 ? 'both plates' : 'bottom plate',
     parts: marked,
     length: to - from,
     marks,
@@ -318,6 +351,21 @@ const addPlate = (
     { ...left, length: to - from, shortPoint: to - from },
     ...rests.map((r) => place({ id: r.id, fit: 'sawn in place' }, r.from, r.to)),
   );
+};
+
+/** The stretches of a plate that ends at the king studs of what rises past it. */
+const stretchesBeside = (
+  from: number,
+  to: number,
+  through: readonly PlacedOpening[],
+): (readonly [number, number])[] => {
+  const out: (readonly [number, number])[] = [];
+  let start = from;
+  for (const o of [...through].sort((p, q) => p.left - q.left)) {
+    out.push([start, o.left - openingSide(o)]);
+    start = o.left + o.width + openingSide(o);
+  }
+  return [...out, [start, to]];
 };
 
 /** Openings that share another's studs after it. */
@@ -365,7 +413,7 @@ const frameBlockRow = (
   packed: ReadonlySet<string>,
 ): void => {
   const standing = uprights
-    .filter((u) => u.from < z - T / 2 - 1e-9 && u.to > z + T / 2 + 1e-9)
+    .filter((u) => u.from < z - T / 2 - 1e-9 && u.to > z + T / 2 - 1e-6)
     .sort((p, q) => p.a - q.a);
   standing.slice(1).forEach((right, i) => {
     const a = (standing[i] as Upright).a + T;

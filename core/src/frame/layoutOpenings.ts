@@ -19,6 +19,12 @@ export interface OpeningWish {
   readonly unit?: string;
   /** Its head stays level under a raked plate too: what is in its leaf wants a square one. */
   readonly level?: boolean;
+  /** A post of the roof may stand on it: jacks and a doubled 2×6, whatever its width. */
+  readonly heavy?: boolean;
+  /** What its header must stay under where it may rise past the plates: the rafters of a gable whose end is no tie. */
+  readonly past?: (a: number) => number;
+  /** Where along the wall a ridge beam comes down on what is under it. */
+  readonly bearing?: number;
   /** Left edge of the opening where its place is set by hand. */
   readonly at?: number;
 }
@@ -33,6 +39,8 @@ export interface PlacedOpening extends OpeningWish {
    * that of its lower side.
    */
   readonly rake?: number;
+  /** Its head stands above the plates, which end at its king studs; those run on to the rafters. */
+  readonly through?: true;
   /** Heights that its own studs reach from and to, where they do not run from plate to plate. */
   readonly from?: number;
   readonly to?: number;
@@ -52,24 +60,27 @@ export const FLAT_MOST = 48;
 export interface Span {
   readonly width: number;
   readonly flat?: boolean;
+  readonly heavy?: boolean;
 }
 
-const isBlocked = ({ width, flat }: Span): boolean => width <= (flat === true ? FLAT_MOST : BLOCKED);
+const isBlocked = ({ width, flat, heavy }: Span): boolean =>
+  heavy !== true && width <= (flat === true ? FLAT_MOST : BLOCKED);
 
 /** What the framing of an opening takes on each side: one stud where it is narrow or nothing bears on it, else a king and a jack. */
 export const openingSide = (o: Span): number => (isBlocked(o) ? STUD : 2 * STUD);
 
 /**
  * Height of the header over a rough opening: a flat 2×4 to 24 in and where nothing bears on it, doubled 2×4 on edge to 48 in, doubled
- * 2×6 beyond.
+ * 2×6 beyond and under a post.
  */
-export const headerHeight = (o: Span): number => (isBlocked(o) ? 1.5 : o.width <= FLAT_MOST ? 3.5 : 5.5);
+export const headerHeight = (o: Span): number =>
+  isBlocked(o) ? 1.5 : o.width <= FLAT_MOST && o.heavy !== true ? 3.5 : 5.5;
 
 /** True for an opening whose sill is the floor: the bottom plate is sawn out under it. */
 export const standsOnFloor = (o: { readonly bottom: number }): boolean => o.bottom < STUD - 1e-6;
 
 /** Top of the header over an opening; one whose head is the plate has nothing over it. */
-export const headTop = (o: Pick<PlacedOpening, 'bottom' | 'height' | 'width' | 'flat' | 'rake'>): number =>
+export const headTop = (o: Pick<PlacedOpening, 'bottom' | 'height' | 'width' | 'flat' | 'heavy' | 'rake'>): number =>
   o.rake === undefined ? o.bottom + o.height + headerHeight(o) : Infinity;
 
 /** Top of a rough opening at a place along the wall. */
@@ -127,6 +138,35 @@ const rakedAt = (
   return { height, highest: Math.max(...ends), rake };
 };
 
+/** Plate that must be left between the wall's end and the king studs of an opening that rises past it. */
+const LEAST_STUB = 6;
+
+/** Shortest post under a beam. Common practice, no source. */
+const LEAST_POST = 2;
+
+/** How high an opening may be whose header rises past the plates; undefined where it may not, or gains nothing. */
+const heightPast = (w: OpeningWish, at: number, from: number, to: number, under: number): number | undefined => {
+  if (!w.past || under >= w.height) return undefined;
+  const side = openingSide(w);
+  if (at - side - from < LEAST_STUB || to - (at + w.width + side) < LEAST_STUB) return undefined;
+  const { past, bearing } = w;
+  const ends = [at - side, at + w.width + side];
+  const beam = bearing !== undefined && bearing > (ends[0] as number) && bearing < (ends[1] as number);
+  // A king stud that runs to the rafters would meet the beam.
+  const meets = (at: number): boolean => bearing !== undefined && Math.abs(bearing - at) < 2 * STUD;
+  if (meets(at - side + STUD / 2) || meets(at + w.width + side - STUD / 2)) return undefined;
+  const rest = headerHeight(w) + w.bottom;
+  const most = Math.floor((Math.min(...ends.map(past)) - rest) * 16) / 16;
+  let height = Math.min(w.height, most);
+  if (beam) {
+    const onHeader = past(bearing) - rest;
+    // What is too low for a post is left out: the beam lies on the header where the rafters let it.
+    if (height > onHeader - LEAST_POST)
+      height = onHeader <= most ? onHeader : Math.min(height, Math.floor((onHeader - LEAST_POST) * 16) / 16);
+  }
+  return height > under ? height : undefined;
+};
+
 /** What became of the wishes of a wall. */
 export interface OpeningLayout {
   readonly placed: readonly PlacedOpening[];
@@ -175,7 +215,11 @@ export const layoutOpenings = (
       Math.min(ceiling(place - reach), ceiling(place + wish.width + reach), bay.to ?? Infinity) - headerHeight(wish);
     const most = Math.floor((top - wish.bottom) * 16) / 16;
     const raked = most < wish.height && bay.within === undefined ? rakedAt(wish, place, ceiling) : undefined;
-    if (raked) {
+    const past = bay.within === undefined ? heightPast(wish, place, from, to, most) : undefined;
+    if (past !== undefined && past >= wish.leastHeight) {
+      if (past < wish.height) lowered.push(wish);
+      placed.push({ ...wish, left: place, height: past, through: true });
+    } else if (raked) {
       if (raked.highest < wish.height - 1 / 16) lowered.push(wish);
       placed.push({ ...wish, left: place, height: raked.height, rake: raked.rake });
     } else if (most < wish.leastHeight) left.push(wish);

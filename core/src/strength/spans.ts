@@ -34,21 +34,42 @@ export const snowLoad = (snow: number): SpanLoad => ({
   duration: 1.15,
 });
 
+/** What a member of that depth bears in bending, psi, for a load of that duration. */
+const strengthOf = (item: string, duration: number): number => BENDING * (SIZE[item] ?? 1) * duration;
+
 /**
- * Longest simple span in inches of a repetitive member on edge: the lesser of bending, w·L²/8 ≤ F'b·S, and live-load
+ * Longest simple span in inches of a member on edge: the lesser of bending, w·L²/8 ≤ F'b·S, and live-load
  * deflection, 5·w·L⁴/(384·E·I) ≤ L/n. Source: NDS bending and deflection formulas.
- * @param spacing on centre, inches
+ * @param spacing on centre, or the width that a beam carries, inches
+ * @param many one of a row, which share their load, or a beam by itself
  */
-export const measureLongestSpan = (item: string, spacing: number, load: SpanLoad): number => {
+export const measureLongestSpan = (
+  item: string,
+  spacing: number,
+  load: SpanLoad,
+  many: 'row' | 'beam' = 'row',
+): number => {
   const lumber = findLumber(item.replace('-pt', ''));
   const b = lumber.thickness;
   const d = lumber.width;
   const section = (b * d * d) / 6;
   const inertia = (b * d * d * d) / 12;
-  const strength = BENDING * (SIZE[lumber.key] ?? 1) * REPETITIVE * load.duration;
+  const strength = strengthOf(lumber.key, load.duration) * (many === 'row' ? REPETITIVE : 1);
   const total = ((load.live + load.dead) * spacing) / 144;
   const live = (load.live * spacing) / 144;
   const bending = Math.sqrt((8 * strength * section) / total);
   const deflection = Math.cbrt((384 * STIFFNESS * inertia) / (5 * live * load.deflection));
   return Math.min(bending, deflection);
 };
+
+/** Crushing across the grain, spruce-pine-fir, psi. Source: NDS Supplement, table 4A (from memory). */
+const CRUSHING = 425;
+
+/** Load on the middle of a header that a member on edge, `count` of them side by side, bears over a span, pounds: P·L/4 ≤ F'b·S. */
+export const measurePointLoad = (item: string, count: number, span: number, duration: number): number => {
+  const { key, thickness, width } = findLumber(item.replace('-pt', ''));
+  return (4 * strengthOf(key, duration) * count * thickness * width * width) / 6 / span;
+};
+
+/** Load that a beam may lay on the end grain of a post, `long` by `wide` inches, pounds. */
+export const measureBearing = (long: number, wide: number): number => CRUSHING * long * wide;

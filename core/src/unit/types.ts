@@ -221,11 +221,13 @@ export type ParamValue = number | string | boolean;
 
 /** A row of equal bending members, for span checks. */
 export interface SpanFact {
-  readonly what: 'floor joist' | 'ceiling joist' | 'rafter' | 'header';
+  readonly what: 'floor joist' | 'ceiling joist' | 'rafter' | 'header' | 'ridge beam';
   readonly item: string;
   readonly span: number;
   readonly spacing: number;
   readonly part: string;
+  /** Square feet of roof that come down on one place: on each end of a beam, on the middle of a header. */
+  readonly area?: number;
 }
 
 /** What keeps the plates of a gable roof from being pushed apart. Inches. */

@@ -10,6 +10,7 @@ import {
   ROOST_CLEAR,
   UNIT_AXES,
   wallAxes,
+  strapRafters,
   WALL,
 } from '../../frame/index.ts';
 import type { Axes, PlacedOpening, RampFit, Sketch } from '../../frame/index.ts';
@@ -17,6 +18,7 @@ import { findMesh } from '../../stock/index.ts';
 import { fitHouse, RAMP_FROM } from './fit.ts';
 import type { HouseFittings } from './fit.ts';
 import { backRoosts } from './backRoosts.ts';
+import { beamArea } from './carryRidge.ts';
 import { hangNests, hangWaterBar } from './hangInside.ts';
 import type { RoomPlan } from './hangInside.ts';
 import { resolveNests } from './resolve.ts';
@@ -266,8 +268,11 @@ export const frameHouse = (sketch: Sketch, given: HouseParams, s: HouseSetting):
     if (rafter) sketch.join({ kind: 'hung', parts: [rafter.id], hardware: { chain: 1 } });
   }
 
+  const { beam } = roof.slope;
+  // Rafters that hang on a beam push nothing apart.
+  if (beam) strapRafters(sketch, ['roof-front', 'roof-back'], places.length);
   const thrust =
-    roof.kind === 'gable'
+    roof.kind === 'gable' && !beam
       ? [
           frameRafterTies(sketch, {
             name: 'roof',
@@ -359,6 +364,18 @@ export const frameHouse = (sketch: Sketch, given: HouseParams, s: HouseSetting):
           spacing: p.rafterSpacing,
           part: `${roof.kind === 'lean' ? 'roof' : 'roof-back'}/rafter-1`,
         },
+        ...(beam
+          ? [
+              {
+                what: 'ridge beam' as const,
+                item: beam,
+                span: L - 2 * wall,
+                spacing: D / 2,
+                part: 'roof-front/ridge-1',
+                area: beamArea(L, D),
+              },
+            ]
+          : []),
         // A flat 2×4 in an end wall carries nothing but its cladding.
         ...(doorOpening && doorOpening.o.flat !== true
           ? [
@@ -368,6 +385,7 @@ export const frameHouse = (sketch: Sketch, given: HouseParams, s: HouseSetting):
                 span: doorOpening.o.width,
                 spacing: D / 2,
                 part: `${doorOpening.side}-wall/${doorOpening.o.id}/header-1`,
+                ...(beam && doorOpening.o.heavy ? { area: beamArea(L, D) } : {}),
               },
             ]
           : []),

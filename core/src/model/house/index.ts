@@ -5,6 +5,7 @@ export * from './walls.ts';
 export * from './wishes.ts';
 export * from './resolve.ts';
 export * from './fit.ts';
+export * from './carryRidge.ts';
 export * from './frameHouse.ts';
 export * from './hangInside.ts';
 export * from './innerWall.ts';

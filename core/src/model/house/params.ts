@@ -19,6 +19,8 @@ export interface HouseTable {
   readonly choices?: Partial<Record<Key, readonly (string | number)[]>>;
   /** Offers doors and windows bought in their frames: its walls are high enough for them. */
   readonly bought?: boolean;
+  /** Its gable may be carried by a beam at the ridge: when that is asked. */
+  readonly ridge?: 'always' | Shown;
   /** Walls that each kind of fitting may stand in. */
   readonly walls?: Partial<
     Record<'doorWall' | 'windowWall' | 'popWall' | 'nestWall' | 'cleanOutWall', readonly (Side | 'none')[]>
@@ -36,7 +38,8 @@ const boughtOf = (kind: 'door' | 'window') =>
 
 /** The shared house table: walls, openings, nests, roosts and roof, with a family's own defaults and ranges. */
 export const houseParams = (table: HouseTable): readonly ParamDef[] => {
-  const value = (key: Key): string | number | boolean => table.defaults?.[key] ?? USUAL_HOUSE[key];
+  const value = (key: Key): string | number | boolean =>
+    table.defaults?.[key] ?? (key === 'roofHeld' ? 'chosen' : USUAL_HOUSE[key]);
   const length = (
     key: Key,
     label: string,
@@ -246,6 +249,21 @@ export const houseParams = (table: HouseTable): readonly ParamDef[] => {
       is: ['metal'],
     }),
     choice('rafterSpacing', 'Rafters on centre', 'Roof', onCentre),
+    ...(table.ridge
+      ? [
+          choice(
+            'roofHeld',
+            'A gable is held by',
+            'Roof',
+            [
+              { value: 'chosen', label: 'What it needs' },
+              { value: 'ties', label: 'Ties at the plates' },
+              { value: 'beam', label: 'A ridge beam' },
+            ],
+            table.ridge === 'always' ? undefined : table.ridge,
+          ),
+        ]
+      : []),
     length('overhangFront', 'Front overhang', 'Roof', [3, 24]),
     length('overhangBack', 'Back overhang', 'Roof', [3, 16]),
     length('overhangSide', 'Side overhang', 'Roof', [2.5, 12]),

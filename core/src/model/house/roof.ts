@@ -56,6 +56,14 @@ export const gableRoof = (depth: number, plate: number, pitch: number, rafterIte
   return { kind: 'gable', depth, front: plate, back: plate, slope, under: (t) => slope.under(Math.max(t, depth - t)) };
 };
 
+/** Underside of what is over a gable end's wall: its rafters, and the beam in the middle. */
+export const gableUnder =
+  (slope: LeanSlope) =>
+  (a: number): number => {
+    const rafters = slope.under(Math.max(a, slope.depth - a));
+    return Math.abs(a - slope.depth / 2) < T / 2 + 1e-6 ? Math.min(rafters, ridgeOf(slope).bottom) : rafters;
+  };
+
 /** Underside of the roof deck over a place. */
 export const deckUnder = (roof: HouseRoof, t: number): number => roof.under(t) + roof.slope.plumb;
 

@@ -51,6 +51,8 @@ export interface HouseParams {
   /** Felt between deck and metal. */
   readonly underlay: boolean;
   readonly rafterSpacing: 16 | 24;
+  /** What keeps a gable's rafters from spreading: ties between the plates, a beam at the ridge, or what the roof asks for. */
+  readonly roofHeld: 'chosen' | 'ties' | 'beam';
   readonly overhangFront: number;
   readonly overhangBack: number;
   readonly overhangSide: number;
@@ -105,6 +107,7 @@ export const USUAL_HOUSE: Omit<HouseParams, 'length' | 'depth'> = {
   roofCover: 'metal',
   underlay: false,
   rafterSpacing: 16,
+  roofHeld: 'ties',
   overhangFront: 10,
   overhangBack: 4,
   overhangSide: 4,

@@ -86,6 +86,21 @@ export const meetingLine = (openings: readonly PlacedOpening[], from: number, to
   return to;
 };
 
+/**
+ * Where the sheets of a gable end meet: on its plates, or, where a head rises past those and its header does not reach up to the
+ * middle of them, on blocks under them and on the header.
+ * @param ceiling underside of the plates
+ */
+const endLine = (openings: readonly PlacedOpening[], ceiling: number, plateLine: number): number => {
+  const through = openings.filter((o) => o.through);
+  const holds = (z: number): boolean =>
+    through.every((o) => {
+      const top = o.bottom + o.height;
+      return z < top - 0.5 || (z > top + 0.5 && z < headTop(o) - 0.5);
+    });
+  return [plateLine, ceiling + 0.75, ceiling - 0.75].find(holds) ?? plateLine;
+};
+
 /** Where the ridge passes through a gable's skin to the barge rafters. */
 const ridgeSlot = (roof: HouseRoof, wide: number): PlacedOpening => {
   const { bottom, apex } = ridgeOf(roof.slope);
@@ -134,7 +149,12 @@ export const frameHouseWalls = (
     const lines: number[] = [];
     const rows: number[] = [...(s.blockRows?.[side] ?? [])];
     if (tall) {
-      if (gable) lines.push(plateLine);
+      if (gable) {
+        const under = s.doublePlate && !raked ? 2 : 1;
+        const line = endLine(openings, height - under * 1.5, plateLine);
+        if (line < height - under * 1.5) rows.push(line);
+        lines.push(line);
+      }
       if (!gable || plateLine + s.skirt > SHEET) {
         const plates = s.doublePlate && !raked ? 2 : 1;
         // Below the lowest plate, so that the row of blocks runs through.
@@ -168,6 +188,7 @@ export const frameHouseWalls = (
       ...(s.sole ? { bottomItem: s.sole } : {}),
       ...(s.doublePlate ? { doublePlate: true } : {}),
       blockRows: rows,
+      ...(gable && roof.slope.beam ? { bearings: [wide / 2] } : {}),
     });
     const line = isLevel(side) ? () => sidingTop(roof, side, out) : (a: number) => endTop(roof, side, a);
     const joints = cladWall(sketch, {
@@ -214,7 +235,9 @@ export const frameHouseWalls = (
         slope: roof.slope,
         plate: height,
         joints,
-        centres: [wide / 2, ...framed.centres],
+        centres: [wide / 2, ...framed.centres, ...framed.cripples],
+        through: openings.filter((o) => o.through),
+        depth: wall,
       });
     sketch.assembly({
       id,

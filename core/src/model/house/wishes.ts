@@ -11,7 +11,7 @@ import {
 import type { FitsIn, OpeningWish, Span, PlacedOpening, Sketch } from '../../frame/index.ts';
 import { boughtByHand, boughtSize, leftOutFix, leftOutWhy, loweredFix } from './leftOut.ts';
 import type { Raise } from './leftOut.ts';
-import { sidingTop } from './roof.ts';
+import { gableUnder, sidingTop } from './roof.ts';
 import type { HouseRoof } from './roof.ts';
 import type { HouseParams } from './types.ts';
 import { SIDES } from './walls.ts';
@@ -271,6 +271,26 @@ const underRoofs = (
     return false;
   });
 
+/** An opening in an end that a ridge beam bears on: its header may carry the beam's post, and a door may rise past the plates. */
+const underBeam = (w: OpeningWish, roof: HouseRoof): OpeningWish => ({
+  ...w,
+  heavy: true,
+  flat: false,
+  bearing: roof.depth / 2,
+  ...(w.kind === 'people door' ? { past: gableUnder(roof.slope) } : {}),
+});
+
+/** An opening beside the post of a beam carries nothing after all. */
+const besideBeam = (o: PlacedOpening, all: readonly PlacedOpening[], depth: number, wall: number): PlacedOpening => {
+  if (o.bearing === undefined || o.through) return o;
+  const side = openingSide(o);
+  const clear = o.bearing < o.left - side || o.bearing > o.left + o.width + side;
+  // Studs that the wall's ends serve for stay where they are.
+  const shared = o.left - side < wall + T || o.left + o.width + side > depth - wall - T;
+  const alone = o.within === undefined && !all.some((q) => q.within === o.id);
+  return clear && !shared && alone ? { ...o, heavy: false, flat: true } : o;
+};
+
 /** Where every opening goes on each wall; what does not fit is left out and noted. */
 export const placeOpenings = (
   sketch: Sketch,
@@ -309,14 +329,15 @@ export const placeOpenings = (
     const corner = side === 'front' || side === 'back' ? { least: wall + 1 } : undefined;
     const asked = all
       .filter((w) => w.wall === side)
-      .map((w) => (corner ? { ...w.wish, ends: Math.max(w.wish.ends ?? 0, corner.least) } : w.wish));
+      .map((w) => (corner ? { ...w.wish, ends: Math.max(w.wish.ends ?? 0, corner.least) } : w.wish))
+      .map((w) => (roof.slope.beam && isEnd(side) ? underBeam(w, roof) : w));
     const zones = zonesOf(p, side, wall, asked, inner);
     const laid = zones.map((zone) => layoutOpenings(zone.from, zone.to, zone.wishes, ceiling[side], p.studSpacing));
     const zoneOf = (o: OpeningWish): FitsIn => ({
       ...(zones.find((z) => z.wishes.some((w) => w.id === o.id)) ?? (zones[0] as Zone)),
       ceiling: ceiling[side],
     });
-    const placed = laid.flatMap((l) => l.placed);
+    const placed = laid.flatMap((l) => l.placed).map((o, _, all) => besideBeam(o, all, roof.depth, wall));
     const lowered = laid.flatMap((l) => l.lowered);
     const left = laid.flatMap((l) => l.left);
     out[side] = placed;

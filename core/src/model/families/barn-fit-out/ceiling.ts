@@ -1,4 +1,4 @@
-import { boxPart, UNIT_AXES, WALL } from '../../../frame/index.ts';
+import { boxPart, SLIVER, UNIT_AXES, WALL } from '../../../frame/index.ts';
 import type { Sketch } from '../../../frame/index.ts';
 import { findMesh } from '../../../stock/index.ts';
 import type { BarnFitOutParams } from './params.ts';
@@ -92,9 +92,14 @@ export const frameCeiling = (sketch: Sketch, p: BarnFitOutParams, z: number): Ce
   if (storage) {
     let n = 0;
     const starts = [0, ...beams.map((x) => x + T), L];
+    const rows = Array.from({ length: Math.ceil((D - 1e-6) / 48) + 1 }, (_, k) => Math.min(D, k * 48));
+    // A strip too narrow to be screwed is shared with the sheet before it, on the joist nearest to that.
+    const last = rows.length - 2;
+    if (last > 0 && D - (rows[last] as number) < SLIVER)
+      rows[last] = Math.max(...joists.map((y) => y + T / 2).filter((y) => y < D - SLIVER - T), D / 2);
     for (let b = 0; b + 1 < starts.length; b++)
-      for (let y = 0; y < D - 1e-6; y += 48) {
-        const wide = Math.min(48, D - y);
+      for (const [k, y] of rows.slice(0, -1).entries()) {
+        const wide = (rows[k + 1] as number) - y;
         const [x0, x1] = [starts[b] as number, starts[b + 1] as number];
         sketch.add(
           boxPart(

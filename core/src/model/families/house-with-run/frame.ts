@@ -10,7 +10,7 @@ import {
   Sketch,
   fixMesh,
 } from '../../../frame/index.ts';
-import { frameHouse, gableRoof, resolveRoosts, sidingSkirt, USUAL_HOUSE } from '../../house/index.ts';
+import { carryRidge, frameHouse, gableRoof, resolveRoosts, sidingSkirt, USUAL_HOUSE } from '../../house/index.ts';
 import { baySlope, frameBay } from './bay.ts';
 import { WALL_MOST } from './params.ts';
 import type { HouseWithRunParams } from './params.ts';
@@ -41,7 +41,7 @@ export const frameHouseWithRun = (given: HouseWithRunParams, fittings: readonly 
         spacing: 16,
       });
   const z = floor?.top ?? (sill ? frameSill(sketch, L, D) : 0);
-  const roof = gableRoof(D, p.wallHeight, p.pitch);
+  const roof = carryRidge(sketch, p, gableRoof(D, p.wallHeight, p.pitch), true);
 
   // The run's roof must pass under the house's rafters where they stand out over it.
   let { runEave } = p;

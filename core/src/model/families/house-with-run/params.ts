@@ -108,6 +108,7 @@ export const houseWithRunParams: readonly ParamDef[] = [
     help: 'Wide enough for a barrow of chips.',
   },
   ...houseParams({
+    ridge: 'always',
     bought: true,
     defaults: {
       doorWall: 'front',

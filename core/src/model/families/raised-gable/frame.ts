@@ -1,6 +1,6 @@
 import type { Build, Fitting } from '../../../unit/index.ts';
 import { floorLumber, frameRaisedFloor, Sketch, wrapLegs, fixMesh } from '../../../frame/index.ts';
-import { frameHouse, gableRoof, resolveRoosts, USUAL_HOUSE } from '../../house/index.ts';
+import { carryRidge, frameHouse, gableRoof, resolveRoosts, USUAL_HOUSE } from '../../house/index.ts';
 import { WALL_MOST } from './params.ts';
 import type { RaisedGableParams } from './params.ts';
 
@@ -13,13 +13,13 @@ export const frameRaisedGable = (given: RaisedGableParams, fittings: readonly Fi
   const floor = frameRaisedFloor(sketch, {
     length: L,
     depth: D,
-    foundation: { kind: 'legs', height: p.legHeight, braced: p.legBraces },
+    foundation: { kind: 'legs', height: p.legHeight, braced: p.legBraces, posts: p.wrap },
     ...lumber,
     spacing: 16,
   });
   if (p.wrap) wrapLegs(sketch, L, D, p.legHeight, 'hardware-cloth');
   const house = frameHouse(sketch, p, {
-    roof: gableRoof(D, p.wallHeight, p.pitch),
+    roof: carryRidge(sketch, p, gableRoof(D, p.wallHeight, p.pitch)),
     floor: floor.top,
     skirt: floor.rim,
     fittings,

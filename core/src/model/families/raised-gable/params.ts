@@ -30,6 +30,7 @@ export const raisedGableParams: readonly ParamDef[] = [
   { key: 'wrap', label: 'Mesh around the legs', group: 'Size', kind: 'flag', default: true },
   ...meshFixParams('Size', ['sides'], { key: 'wrap', is: [true] }),
   ...houseParams({
+    ridge: 'always',
     defaults: {
       doorStyle: 'double',
       doorWidth: 48,

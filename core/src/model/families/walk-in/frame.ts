@@ -12,6 +12,7 @@ import {
 } from '../../../frame/index.ts';
 import type { Foundation } from '../../../frame/index.ts';
 import {
+  carryRidge,
   frameHouse,
   frameInnerWall,
   frameLiner,
@@ -90,10 +91,11 @@ export const frameWalkIn = (given: WalkInParams, fittings: readonly Fitting[]): 
   const z = floor?.top ?? (sill ? frameSill(sketch, L, D) : 0);
   const lean = p.roofKind === 'lean';
   const rafterItem = rafterFor(lean ? D - 2 * WALL : D / 2 - WALL);
-  const roof = lean
+  const level = lean
     ? leanRoof(D, p.wallHeight + (p.pitch / 12) * (D - WALL), p.wallHeight, rafterItem)
     : gableRoof(D, p.wallHeight, p.pitch, rafterItem);
-  const doublePlate = needsDoublePlate(roof, cladding(p.siding).thickness) || (!lean && D > 72);
+  const doublePlate = needsDoublePlate(level, cladding(p.siding).thickness) || (!lean && D > 72);
+  const roof = carryRidge(sketch, p, level, doublePlate);
   const inner: InnerLine | undefined = p.innerWall
     ? { birdEnd: L - p.storeLength - WALL, storeStart: L - p.storeLength }
     : undefined;

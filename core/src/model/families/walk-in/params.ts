@@ -168,6 +168,7 @@ export const walkInParams: readonly ParamDef[] = [
     showWhen: { key: 'liner', is: [true] },
   },
   ...houseParams({
+    ridge: { key: 'roofKind', is: ['gable'] },
     bought: true,
     defaults: {
       doorWall: 'front',
