@@ -14,8 +14,10 @@ import {
 import { clean } from '@rubbet/core/measure';
 import { compareBuilds, measureMass } from '@rubbet/core/unit';
 import { buildSpec, defaultsOf, FAMILIES, findFamily, parseSpec, SpecError } from '@rubbet/core/model';
-import { planPads, readSurvey, SurveyError } from '@rubbet/core/site';
-import { measureLabour, planOperations, planSteps } from '@rubbet/core/steps';
+import { computeOrder, readMethodSite, SiteError, writeMethods } from '@rubbet/core/order';
+import { planFoundation, planPads, readSurvey, SurveyError } from '@rubbet/core/site';
+import { measureLabour, METHODS, planSteps } from '@rubbet/core/steps';
+import type { Method } from '@rubbet/core/steps';
 import { measureMoving, measureTipSpeed } from '@rubbet/core/structure';
 import { takeOff } from '@rubbet/core/takeoff';
 
@@ -46,7 +48,9 @@ const USAGE = `rubbet VERB [FILE | -] [options]; FILE is JSON, - or nothing read
   cut DEMAND               a stick plan
   joints SPEC              what holds the parts together, and the step that makes it
   rolls SPEC               the mesh as one roll plan
-  steps SPEC               steps, operations and labour; --miles N, --quantity N
+  steps SPEC               steps, operations and labour; --miles N, --quantity N, --method whole|panels|on-site|kit
+  method SPEC [SITE]       how it may be made and brought: hours, days, trips and price of each method
+  foundation SPEC [SURVEY] what carries it, each support with its height, and what to buy
   mass SPEC                weight, centre, lift, pull, wind
   site SURVEY              pad heights from rod readings
   draw SPEC --view V --svg front, back, left, right, plan, section, three or panel:NAME
@@ -66,6 +70,8 @@ const VERBS = [
   'joints',
   'rolls',
   'steps',
+  'method',
+  'foundation',
   'mass',
   'site',
   'draw',
@@ -75,7 +81,7 @@ const VERBS = [
 const OPTIONS: Readonly<Record<string, readonly string[]>> = {
   cutlist: ['--csv'],
   draw: ['--view', '--svg', '--dxf', '--frame'],
-  steps: ['--miles', '--quantity'],
+  steps: ['--miles', '--quantity', '--method'],
 };
 
 /** Options that take a value, and what it is. */
@@ -83,6 +89,7 @@ const VALUES: Readonly<Record<string, string>> = {
   '--view': 'the name of a view',
   '--miles': 'a number of miles',
   '--quantity': 'a number of units',
+  '--method': 'one of whole, panels, on-site, kit',
 };
 
 const json = (value: unknown): string => `${JSON.stringify(value, null, 2)}\n`;
@@ -119,6 +126,10 @@ const readCall = (args: readonly string[]): Call => {
     if (plain.length !== 2) throw new UsageError('compare takes two files: before and after.');
     return { verb, target: plain[0], other: plain[1] as string, options };
   }
+  if (verb === 'method' || verb === 'foundation') {
+    if (plain.length > 2) throw new UsageError(`${verb} takes a spec and at most one file more, not ${plain.length}.`);
+    return { verb, target: plain[0], ...(plain[1] === undefined ? {} : { other: plain[1] }), options };
+  }
   if (plain.length > 1) throw new UsageError(`${verb} takes one file, not ${plain.length}: ${plain.join(', ')}.`);
   return { verb, target: plain[0], options };
 };
@@ -131,6 +142,15 @@ const readNumber = (call: Call, option: string, least: number, most: number): nu
   if (!/^\d+$/.test(text) || value < least || value > most)
     throw new UsageError(`${option} is "${text}"; it takes a whole number from ${least} to ${most}.`);
   return value;
+};
+
+/** The method asked for; undefined where the proposed one is to be taken. */
+const readMethod = (call: Call): Method | undefined => {
+  const text = call.options.get('--method');
+  const found = METHODS.find((m) => m === text);
+  if (text !== undefined && !found)
+    throw new UsageError(`--method is "${text}"; it takes one of ${METHODS.join(', ')}.`);
+  return found;
 };
 
 const readJson = (call: Call, inputs: Inputs): unknown => {
@@ -205,8 +225,21 @@ const answer = (call: Call, inputs: Inputs): string => {
     case 'steps': {
       const miles = readNumber(call, '--miles', 0, 500);
       const quantity = readNumber(call, '--quantity', 1, 50);
-      const steps = planSteps(buildSpec(spec()), undefined, miles);
-      return json({ steps, operations: planOperations(steps, quantity), labour: measureLabour(steps) });
+      const s = spec();
+      const method = readMethod(call);
+      const computed = computeOrder({ spec: s, miles, quantity, ...(method ? { method } : {}) });
+      const { steps, operations } = computed;
+      const { bench, site, road, customer } = measureLabour(steps);
+      return json({ method: computed.method, steps, operations, labour: { shop: bench, site, road, customer } });
+    }
+    case 'method': {
+      const site = readMethodSite(call.other === undefined ? {} : readJson({ ...call, target: call.other }, inputs));
+      return json(writeMethods(computeOrder({ spec: spec(), ...site })));
+    }
+    case 'foundation': {
+      const survey =
+        call.other === undefined ? undefined : readSurvey(readJson({ ...call, target: call.other }, inputs));
+      return json(planFoundation(buildSpec(spec()), survey));
     }
     case 'mass': {
       const build = buildSpec(spec());
@@ -252,6 +285,7 @@ export const run = (args: readonly string[], inputs: Inputs): Outcome => {
       error instanceof SpecError ||
       error instanceof DemandError ||
       error instanceof SurveyError ||
+      error instanceof SiteError ||
       error instanceof ViewError
     )
       return { out: '', error: error.message, code: 2 };

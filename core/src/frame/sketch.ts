@@ -55,8 +55,11 @@ export class Sketch {
     this.#parts.push(...parts);
   }
 
+  /** While set, what is assembled travels by itself and is joined on site: a run. */
+  apart = false;
+
   assembly(assembly: Assembly): void {
-    this.#assemblies.push(assembly);
+    this.#assemblies.push(this.apart ? { ...assembly, apart: true } : assembly);
   }
 
   opening(opening: Opening): void {

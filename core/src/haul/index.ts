@@ -1,2 +1,4 @@
 export * from './planLoad.ts';
 export * from './tripWindow.ts';
+export * from './findTravels.ts';
+export * from './trailers.ts';

@@ -7,6 +7,8 @@ import { PAD_RULES } from '../site/index.ts';
 import type { PadRules } from '../site/index.ts';
 import { LABOUR_RATES } from '../steps/index.ts';
 import type { LabourRates } from '../steps/index.ts';
+import { METHOD_RULES } from './methodRules.ts';
+import type { MethodRules } from './methodRules.ts';
 
 /** Everything a business sets for itself; each value has a default of the trade. */
 export interface BusinessRules {
@@ -14,6 +16,7 @@ export interface BusinessRules {
   readonly price: PriceRules;
   readonly labour: LabourRates;
   readonly pads: PadRules;
+  readonly method: MethodRules;
   readonly units: { readonly style: LengthStyle; readonly denominator: 16 | 32 };
 }
 
@@ -24,6 +27,7 @@ export const BUSINESS_RULES: BusinessRules = {
   price: PRICE_RULES,
   labour: LABOUR_RATES,
   pads: PAD_RULES,
+  method: METHOD_RULES,
   units: { style: 'inches', denominator: 16 },
 };
 
@@ -52,6 +56,10 @@ const BOUNDS: Readonly<Record<string, readonly [number, number]>> = {
   'labour.roadMilesPerHour': [5, 80],
   'labour.roadFixed': [0, 240],
   'pads.block': [1, 24],
+  'pads.joint': [0, 2],
+  'method.lift': [20, 200],
+  'method.lifters': [1, 12],
+  'method.siteDay': [120, 900],
   'pads.paver': [0.5, 12],
   'pads.shim': [0.25, 6],
   'pads.embed': [0, 24],

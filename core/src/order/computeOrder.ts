@@ -6,15 +6,19 @@ import { sizeFlock } from '../flock/index.ts';
 import type { Flock, FlockSizing } from '../flock/index.ts';
 import { buildSpec } from '../model/index.ts';
 import type { Spec } from '../model/index.ts';
-import { priceOrder } from '../price/index.ts';
 import type { Price } from '../price/index.ts';
-import { measureLabour, planOperations, planSteps } from '../steps/index.ts';
-import type { Operation, Step } from '../steps/index.ts';
+import type { Trailer } from '../haul/index.ts';
+import { planFoundation } from '../site/index.ts';
+import type { FoundationPlan, Survey } from '../site/index.ts';
+import { measureLabour } from '../steps/index.ts';
+import type { Method, Operation, Step } from '../steps/index.ts';
 import { measureMoving, measureTipSpeed } from '../structure/index.ts';
 import type { MovingForce } from '../structure/index.ts';
 import { takeOff } from '../takeoff/index.ts';
 import type { Takeoff } from '../takeoff/index.ts';
 import type { Effort } from '../cut/index.ts';
+import { proposeMethods } from './proposeMethods.ts';
+import type { MethodPlan, Proposal } from './proposeMethods.ts';
 import { BUSINESS_RULES } from './businessRules.ts';
 import type { BusinessRules } from './businessRules.ts';
 
@@ -25,6 +29,11 @@ export interface OrderInput {
   readonly miles?: number;
   readonly quantity?: number;
   readonly site?: CheckSite;
+  /** Readings of the ground, where it was surveyed. */
+  readonly survey?: Survey;
+  /** How it is made and reaches its place; proposed where nobody said. */
+  readonly method?: Method;
+  readonly trailers?: readonly Trailer[];
 }
 
 /** Figures of an order that lists and strips show. */
@@ -43,6 +52,10 @@ export interface OrderSummary {
   /** Labour on site for one unit; summaries kept from before have none. */
   readonly siteMinutes?: number;
   readonly coats: number;
+  /** How it is made, trips and days on site; summaries kept from before have none. */
+  readonly method?: Method;
+  readonly trips?: number;
+  readonly siteDays?: number;
   readonly price: number;
   readonly marginShare: number;
   readonly size: readonly [number, number, number];
@@ -59,6 +72,9 @@ export interface OrderComputation {
   readonly steps: readonly Step[];
   readonly operations: readonly Operation[];
   readonly price: Price;
+  readonly method: Method;
+  readonly methods: MethodPlan;
+  readonly foundation: FoundationPlan;
   readonly summary: OrderSummary;
 }
 
@@ -75,9 +91,23 @@ export const computeOrder = (
   const sizing = sizeFlock(flock, build.capacity, rules.check.flock);
   const takeoff = takeOff(build, effort);
   const quantity = input.quantity ?? 1;
-  const steps = planSteps(build, rules.labour, input.miles);
-  const operations = planOperations(steps, quantity);
-  const price = priceOrder(takeoff, steps, input.miles ?? 0, quantity, rules.price);
+  const foundation = planFoundation(build, input.survey, rules.pads);
+  const methods = proposeMethods(
+    build,
+    takeoff,
+    foundation,
+    {
+      miles: input.miles ?? 0,
+      quantity,
+      ...(input.site?.gate === undefined ? {} : { gate: input.site.gate }),
+      ...(input.trailers ? { trailers: input.trailers } : {}),
+    },
+    rules,
+    { quick: effort === 'quick', ...(input.method ? { chosen: input.method } : {}) },
+  );
+  const method = input.method ?? methods.method;
+  const chosen = methods.proposals.find((p) => p.method === method) as Proposal;
+  const { steps, operations, price } = chosen;
   const size = measureTravelling(build.parts).size;
   return {
     build,
@@ -87,6 +117,9 @@ export const computeOrder = (
     steps,
     operations,
     price,
+    method,
+    methods,
+    foundation,
     summary: {
       birds: sizing.birds,
       ...(sizing.first ? { firstLimit: sizing.first.what, firstAt: sizing.first.birds ?? 0 } : {}),
@@ -102,6 +135,9 @@ export const computeOrder = (
       benchMinutes: measureLabour(steps).bench,
       siteMinutes: measureLabour(steps).site,
       coats: operations.filter((o) => o.station === 'paint').length,
+      method,
+      trips: chosen.trips,
+      siteDays: chosen.siteDays,
       price: price.net,
       marginShare: price.margin / price.net,
       size: [size[0], size[1], size[2]],

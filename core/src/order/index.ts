@@ -6,3 +6,7 @@ export * from './rankModels.ts';
 export * from './workPlan.ts';
 export * from './business.ts';
 export * from './show.ts';
+export * from './methodRules.ts';
+export * from './proposeMethods.ts';
+export * from './readMethodSite.ts';
+export * from './writeMethods.ts';

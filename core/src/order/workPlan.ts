@@ -1,13 +1,14 @@
 import { planSticks } from '../cut/index.ts';
 import { stickDemandOf } from '../takeoff/index.ts';
 import type { Spec } from '../model/index.ts';
-import type { Step } from '../steps/index.ts';
+import { PLACE_OF } from '../steps/index.ts';
+import type { Method, Operation, Step } from '../steps/index.ts';
 import { HARDWARE } from '../stock/index.ts';
 import type { Fitted, Joint } from '../unit/index.ts';
 import type { OrderComputation } from './computeOrder.ts';
 
 /** Number of the shape below; raised with every change, with a step in MIGRATIONS that brings older plans up. */
-export const WORK_PLAN_SCHEMA = 2;
+export const WORK_PLAN_SCHEMA = 3;
 
 /**
  * What a work order was made from and keeps: its spec as it was frozen, every part, every step, the blocks of work and what
@@ -17,6 +18,8 @@ export interface WorkPlan extends Pick<OrderComputation, 'build' | 'steps' | 'op
   readonly schema: number;
   readonly revision: number;
   readonly quantity: number;
+  /** How it is made and reaches its place. */
+  readonly method: Method;
   readonly spec: Spec;
 }
 
@@ -36,6 +39,7 @@ export const makeWorkPlan = (
   schema: WORK_PLAN_SCHEMA,
   revision: of.revision,
   quantity: of.quantity,
+  method: computed.method,
   spec: of.spec,
   build: computed.build,
   steps: computed.steps,
@@ -61,6 +65,8 @@ export const adoptWorkPlan = (
     title: id.replace(/[/-]/g, ' '),
     text: [],
     station: 'bay',
+    place: 'shop',
+    people: 1,
     parts: [],
     tools: [],
     joints: [],
@@ -113,6 +119,20 @@ const MIGRATIONS: Readonly<Record<number, (plan: Record<string, unknown>) => Rec
     const mesh = { layout: [], ...(takeoff.mesh ?? {}) };
     return { ...plan, build: { ...rest, joints }, steps, takeoff: { ...takeoff, mesh } };
   },
+  // Before methods, everything was built whole: a step's place follows from its station.
+  2: (plan) => ({
+    ...plan,
+    method: 'whole',
+    steps: (plan.steps as readonly Step[]).map((s) => ({ ...s, place: PLACE_OF[s.station], people: 1 })),
+    operations: (plan.operations as readonly Operation[]).map((o) => ({
+      ...o,
+      place: PLACE_OF[o.station],
+      least: 1,
+      most: o.crew,
+      stops: [],
+      spans: true,
+    })),
+  }),
 };
 
 /**

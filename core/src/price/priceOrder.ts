@@ -32,6 +32,8 @@ export interface Price {
   readonly labour: number;
   readonly site: number;
   readonly delivery: number;
+  /** Nights away; none in prices kept from before. */
+  readonly nights?: number;
   readonly cost: number;
   readonly margin: number;
   readonly net: number;
@@ -39,23 +41,39 @@ export interface Price {
   readonly total: number;
 }
 
-/** Prices one unit: materials with spoil, labour by operation, site hours, delivery by distance, margin, tax. */
+/** What a price knows of the way: distance, number of units, and what its method takes on the road. Minutes, cents. */
+export interface PriceWay {
+  readonly miles: number;
+  readonly quantity?: number;
+  /** Trips of the trailer. */
+  readonly trips?: number;
+  /** Minutes that people drive to further days on site, all of them together. */
+  readonly crewMinutes?: number;
+  /** Beds for a night, and what one costs. */
+  readonly nights?: number;
+  readonly night?: number;
+  /** What the foundation takes, for one unit. */
+  readonly foundation?: number;
+}
+
+/** Prices an order: materials and foundation with spoil, labour, site hours with their drives, trips by distance, nights, margin, tax. */
 export const priceOrder = (
   takeoff: Takeoff,
   steps: readonly Step[],
-  miles: number,
-  quantity = 1,
+  way: PriceWay,
   rules: PriceRules = PRICE_RULES,
 ): Price => {
+  const { miles, quantity = 1, trips = 1 } = way;
   const labourTime = measureLabour(steps);
-  const materials = takeoff.cost * quantity;
+  const materials = (takeoff.cost + (way.foundation ?? 0)) * quantity;
   const spoil = Math.round(materials * rules.spoil);
   const labour = Math.round((labourTime.bench / 60) * rules.labourPerHour * quantity);
-  const site = Math.round((labourTime.site / 60) * rules.sitePerHour * quantity);
-  const delivery = Math.round(rules.deliveryBase + miles * rules.deliveryPerMile);
-  const cost = materials + spoil + labour + site + delivery;
+  const site = Math.round(((labourTime.site * quantity + (way.crewMinutes ?? 0)) / 60) * rules.sitePerHour);
+  const delivery = Math.round((rules.deliveryBase + miles * rules.deliveryPerMile) * trips);
+  const nights = (way.nights ?? 0) * (way.night ?? 0);
+  const cost = materials + spoil + labour + site + delivery + nights;
   // Quoted to the whole ten dollars.
   const net = Math.ceil(cost / (1 - rules.margin) / 1000) * 1000;
   const tax = Math.round(net * rules.tax);
-  return { materials, spoil, labour, site, delivery, cost, margin: net - cost, net, tax, total: net + tax };
+  return { materials, spoil, labour, site, delivery, nights, cost, margin: net - cost, net, tax, total: net + tax };
 };

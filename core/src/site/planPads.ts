@@ -2,8 +2,10 @@ import type { Survey } from './readSurvey.ts';
 
 /** Heights of what pads are stacked from, inches. Defaults common practice, no source. */
 export interface PadRules {
-  /** 8 in block: 7⅝ and a joint. */
+  /** One course: the block itself. */
   readonly block: number;
+  /** Mortar between courses; none where they are laid dry. */
+  readonly joint: number;
   readonly paver: number;
   /** Thickest stack of shims. */
   readonly shim: number;
@@ -13,7 +15,7 @@ export interface PadRules {
   readonly fillFrom: number;
 }
 
-export const PAD_RULES: PadRules = { block: 8, paver: 2, shim: 2, embed: 2, fillFrom: 3 };
+export const PAD_RULES: PadRules = { block: 7.625, joint: 0, paver: 2, shim: 2, embed: 2, fillFrom: 3 };
 
 /** What one pad is stacked of: `height` above its ground, `stack` of masonry counted from the bottom of the embedment. */
 export interface Pad {
@@ -70,9 +72,13 @@ export const fitPlane = (survey: Survey): { readonly gx: number; readonly gy: nu
 };
 
 /** How many blocks and pavers come nearest below a stack height, leaving the rest to shims. */
-const stackUp = (stack: number, rules: PadRules): { blocks: number; pavers: number; shims: number } => {
-  const blocks = Math.floor((stack + 1e-9) / rules.block);
-  const rest = stack - blocks * rules.block;
+export const stackUp = (
+  stack: number,
+  rules: PadRules,
+): { readonly blocks: number; readonly pavers: number; readonly shims: number } => {
+  const course = rules.block + rules.joint;
+  const blocks = Math.floor((stack + 1e-9) / course);
+  const rest = stack - blocks * course;
   const pavers = Math.floor((rest + 1e-9) / rules.paver);
   return { blocks, pavers, shims: Math.round((rest - pavers * rules.paver) * 16) / 16 };
 };

@@ -36,11 +36,11 @@ export const CAUTIONS: readonly Caution[] = [
   { when: (v, parts) => v === 'roof' && parts.some((p) => p.item === 'metal'), text: 'Metal edges cut: gloves.' },
   { when: (v) => v === 'roof', text: 'Ladder on firm ground, and mind the roof edge.' },
   {
-    when: (v) => v === 'stand' || v === 'load' || v === 'set',
+    when: (v) => v === 'stand' || v === 'load' || v === 'unload' || v === 'set',
     text: 'Lift as a team; never work alone under a raised unit.',
   },
   {
-    when: (v) => v === 'set',
+    when: (v) => v === 'found',
     text: 'Have buried services located before digging; look up for overhead lines. Local codes, permits and licensed trades decide.',
   },
   { when: (v) => v === 'inspect', text: 'A door that can shut a person in must open from inside.' },

@@ -2,7 +2,7 @@ import type { Assembly, Build, Joint } from '../unit/index.ts';
 import type { Step, Verb } from './types.ts';
 
 /** Verbs of the steps in which a part comes to its place. */
-const PLACES: ReadonlySet<Verb> = new Set<Verb>(['frame', 'skin', 'stand', 'fit', 'roof', 'hang', 'set']);
+const PLACES: ReadonlySet<Verb> = new Set<Verb>(['frame', 'skin', 'stand', 'fit', 'roof', 'hang', 'found', 'set']);
 /** Verbs of the steps in which a panel comes to the unit. */
 const JOINS: ReadonlySet<Verb> = new Set<Verb>(['stand', 'hang', 'fit', 'set']);
 

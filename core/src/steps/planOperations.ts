@@ -1,15 +1,26 @@
-import type { Step, Station } from './types.ts';
+import type { Place, Step, Station } from './types.ts';
+
+/** Weather that stops work. */
+export type Weather = 'rain' | 'frost' | 'wind';
 
 /** A run of steps at one station, planned as one block. */
 export interface Operation {
   readonly key: string;
   readonly name: string;
   readonly station: Station;
+  readonly place: Place;
   readonly crew: number;
+  /** Fewest and most people that can work at it. */
+  readonly least: number;
+  readonly most: number;
   /** Minutes of work for the whole crew. */
   readonly minutes: number;
   /** Minutes that must pass after it before the next may start. */
   readonly dry: number;
+  /** Stands still in this weather. */
+  readonly stops: readonly Weather[];
+  /** May go on the next day. */
+  readonly spans: boolean;
   readonly needs: readonly string[];
   readonly steps: readonly string[];
 }
@@ -17,70 +28,118 @@ export interface Operation {
 /** A night's drying between coats; common practice, no source. */
 export const DRYING = 12 * 60;
 
-type OperationKey = 'saw' | 'frame' | 'raise' | 'build' | 'coat-1' | 'coat-2' | 'load' | 'deliver';
+type OperationKey =
+  | 'saw'
+  | 'frame'
+  | 'raise'
+  | 'build'
+  | 'coat-1'
+  | 'coat-2'
+  | 'pack'
+  | 'load'
+  | 'deliver'
+  | 'site'
+  | 'site-coat-1'
+  | 'site-coat-2'
+  | 'hand-over';
 
-/** A unit that is not painted is built in one go; a house is framed as panels, then raised and fitted out, then coated. */
-const kindOf = (s: Step, coated: boolean): OperationKey => {
+/** Steps that end the day on which a unit arrives, where it was built whole. */
+const ARRIVAL: ReadonlySet<string> = new Set(['deliver', 'unload']);
+/** What is left after coats on site. */
+const AFTER_COATS: ReadonlySet<string> = new Set(['site-parts', 'site-inspect', 'clean-up', 'walk-through', 'return']);
+
+/**
+ * A unit that is not painted is built in one go; a house is framed as panels, then raised and fitted out, then coated. What is set down
+ * whole is one trip; what is joined or framed on site has its own block there.
+ */
+const kindOf = (s: Step, coated: boolean, joined: boolean, coatedThere: boolean): OperationKey => {
   if (s.station === 'saw') return 'saw';
-  if (s.id === 'coat-1' || s.id === 'coat-2') return s.id;
+  if (s.id === 'coat-1' || s.id === 'coat-2' || s.id === 'site-coat-1' || s.id === 'site-coat-2') return s.id;
+  if (s.id === 'pack') return 'pack';
   if (s.station === 'yard') return 'load';
   // One crew drives and sets up: delivery and setting are one trip.
-  if (s.station === 'road' || s.station === 'site') return 'deliver';
+  if (s.place === 'road' || s.place === 'site') {
+    if (!joined || ARRIVAL.has(s.id)) return 'deliver';
+    return coatedThere && AFTER_COATS.has(s.id) ? 'hand-over' : 'site';
+  }
   if (!coated) return 'build';
   const onPanels =
     s.view !== 'three' && s.verb !== 'stand' && s.verb !== 'saw out' && s.verb !== 'hang' && s.verb !== 'fit';
   return onPanels ? 'frame' : 'raise';
 };
 
-const INFO: Readonly<
-  Record<
-    OperationKey,
-    { readonly name: string; readonly station: Station; readonly crew: number; readonly dry: number }
-  >
-> = {
-  saw: { name: 'cut', station: 'saw', crew: 1, dry: 0 },
-  frame: { name: 'frame', station: 'bay', crew: 2, dry: 0 },
-  raise: { name: 'raise', station: 'bay', crew: 2, dry: 0 },
-  build: { name: 'build', station: 'bay', crew: 2, dry: 0 },
-  'coat-1': { name: '1st coat', station: 'paint', crew: 1, dry: DRYING },
-  'coat-2': { name: '2nd coat', station: 'paint', crew: 1, dry: DRYING },
-  load: { name: 'load', station: 'yard', crew: 2, dry: 0 },
-  deliver: { name: 'deliver', station: 'road', crew: 2, dry: 0 },
+type Info = Pick<Operation, 'name' | 'station' | 'crew' | 'least' | 'most' | 'dry' | 'stops' | 'spans'>;
+const shop = { least: 1, most: 3, dry: 0, stops: [], spans: true } as const;
+const coat = { crew: 1, least: 1, most: 2, dry: DRYING, stops: [], spans: false } as const;
+
+const INFO: Readonly<Record<OperationKey, Info>> = {
+  saw: { ...shop, name: 'cut', station: 'saw', crew: 1, most: 2 },
+  frame: { ...shop, name: 'frame', station: 'bay', crew: 2 },
+  raise: { ...shop, name: 'raise', station: 'bay', crew: 2, least: 2, most: 4 },
+  build: { ...shop, name: 'build', station: 'bay', crew: 2 },
+  'coat-1': { ...coat, name: '1st coat', station: 'paint' },
+  'coat-2': { ...coat, name: '2nd coat', station: 'paint' },
+  pack: { ...shop, name: 'pack', station: 'yard', crew: 1, spans: false },
+  load: { ...shop, name: 'load', station: 'yard', crew: 2, least: 2, spans: false },
+  deliver: { ...shop, name: 'deliver', station: 'road', crew: 2, least: 2, most: 4, spans: false },
+  site: { ...shop, name: 'on site', station: 'site', crew: 2, least: 2, most: 4, stops: ['rain', 'wind'] },
+  'site-coat-1': { ...coat, name: '1st coat', station: 'site', stops: ['rain', 'frost'] },
+  'site-coat-2': { ...coat, name: '2nd coat', station: 'site', stops: ['rain', 'frost'] },
+  'hand-over': { ...shop, name: 'finish', station: 'site', crew: 2, spans: false },
 };
 
 /** Whole-crew minutes of some steps for a number of equal units: work is shared, a drive takes as long for two as for one. */
 const crewMinutes = (steps: readonly Step[], crew: number, quantity: number): number => {
   const sum = (list: readonly Step[]): number => list.reduce((n, s) => n + s.minutes, 0);
   const driving = steps.filter((s) => s.station === 'road');
-  const work = steps.filter((s) => s.station !== 'road');
+  const work = steps.filter((s) => s.station !== 'road' && s.by === undefined);
   return Math.max(15, Math.round((sum(work) / crew) * quantity + sum(driving)));
 };
 
-/** Groups the steps of `quantity` equal units into the blocks that a crew plan moves about, in a chain of needs. */
+/**
+ * Groups the steps of `quantity` equal units into the blocks that a crew plan moves about. What a block needs follows from its steps:
+ * those of another block that they wait for.
+ */
 export const planOperations = (steps: readonly Step[], quantity = 1): Operation[] => {
-  const coated = steps.some((s) => s.id === 'coat-1');
-  const out: Operation[] = [];
-  for (const key of Object.keys(INFO) as OperationKey[]) {
-    const mine = steps.filter((s) => kindOf(s, coated) === key);
-    if (mine.length === 0) continue;
-    const { name, station, crew, dry } = INFO[key];
-    const previous = out[out.length - 1];
-    out.push({
-      key,
-      name,
-      station,
-      crew,
-      minutes: crewMinutes(mine, crew, quantity),
-      dry,
-      needs: previous ? [previous.key] : [],
-      steps: mine.map((s) => s.id),
-    });
-  }
-  return out;
+  const coated = steps.some((s) => s.id === 'coat-1' || s.id === 'site-coat-1');
+  const joined = steps.some(
+    (s) => s.place === 'site' && (s.verb === 'stand' || s.verb === 'roof') && s.by === undefined,
+  );
+  const there = steps.some((s) => s.id === 'site-coat-1');
+  const keyOf = new Map(steps.map((s) => [s.id, kindOf(s, coated, joined, there)]));
+  return (Object.keys(INFO) as OperationKey[]).flatMap((key): Operation[] => {
+    const mine = steps.filter((s) => keyOf.get(s.id) === key);
+    if (mine.length === 0) return [];
+    const info = INFO[key];
+    const needs = new Set(mine.flatMap((s) => s.needs.flatMap((n) => keyOf.get(n) ?? [])));
+    needs.delete(key);
+    return [
+      {
+        key,
+        ...info,
+        place: mine[0]?.place === 'road' ? 'road' : (mine[0]?.place ?? 'shop'),
+        // Frost stops what is poured on site.
+        stops: mine.some((s) => s.verb === 'found' && s.text.some((t) => t.includes('concrete')))
+          ? [...info.stops, 'frost']
+          : info.stops,
+        minutes: crewMinutes(mine, info.crew, quantity),
+        needs: [...needs],
+        steps: mine.map((s) => s.id),
+      },
+    ];
+  });
 };
 
-/** All labour of a build in minutes, bench and site apart. */
-export const measureLabour = (steps: readonly Step[]): { readonly bench: number; readonly site: number } => ({
-  bench: steps.filter((s) => !['road', 'site'].includes(s.station)).reduce((sum, s) => sum + s.minutes, 0),
-  site: steps.filter((s) => s.station === 'site').reduce((sum, s) => sum + s.minutes, 0),
-});
+/** All labour of a build in minutes: in the shop with loading, on site, on the road there and back, and the customer's own for a kit. */
+export const measureLabour = (
+  steps: readonly Step[],
+): { readonly bench: number; readonly site: number; readonly road: number; readonly customer: number } => {
+  const sum = (f: (s: Step) => boolean): number => steps.filter(f).reduce((n, s) => n + s.minutes, 0);
+  const ours = (s: Step): boolean => s.by === undefined;
+  return {
+    bench: sum((s) => ours(s) && (s.place === 'shop' || s.place === 'load')),
+    site: sum((s) => ours(s) && s.place === 'site'),
+    road: sum((s) => ours(s) && s.place === 'road'),
+    customer: sum((s) => !ours(s)),
+  };
+};

@@ -58,7 +58,7 @@ it('builds a small coop in two to four days of two people, a pen in one (common 
 });
 
 describe('the drive', () => {
-  const steps = (miles: number) => planSteps(buildSpec(parseSpec({ family: 'low-pen', params: {} })), undefined, miles);
+  const steps = (miles: number) => planSteps(buildSpec(parseSpec({ family: 'low-pen', params: {} })), { miles });
   const minutes = (miles: number, id: string) => steps(miles).find((s) => s.id === id)?.minutes ?? 0;
   it('takes 10 minutes and the miles at 35 an hour, out and back', () => {
     for (const id of ['deliver', 'return']) {

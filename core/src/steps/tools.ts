@@ -15,7 +15,11 @@ export const TOOLS: Readonly<Record<Verb, readonly string[]>> = {
   hang: ['shims', 'driver', 'level'],
   coat: ['brush', 'drop sheet'],
   inspect: ['tape', 'level', '½ in bar'],
+  pack: ['labels', 'bags', 'leaflet'],
   load: ['straps', 'trolley jack', 'planks'],
   deliver: ['straps'],
+  unload: ['straps', 'planks', 'gloves'],
+  found: ['level', 'string line', 'spade', 'tamper', 'tape'],
+  finish: ['broom', 'magnet', 'brush'],
   set: ['level', 'blocks', 'shims', 'tape'],
 };

@@ -2,6 +2,21 @@ import type { Driven, Fitted } from '../unit/index.ts';
 
 /** Where a step is done. */
 export type Station = 'saw' | 'bay' | 'paint' | 'yard' | 'road' | 'site';
+/** How a unit is made and reaches its place. */
+export type Method = 'whole' | 'panels' | 'on-site' | 'kit';
+export const METHODS: readonly Method[] = ['whole', 'panels', 'on-site', 'kit'];
+
+/** Where work is done, whichever station of the shop does it. */
+export type Place = 'shop' | 'load' | 'road' | 'site';
+export const PLACE_OF: Readonly<Record<Station, Place>> = {
+  saw: 'shop',
+  bay: 'shop',
+  paint: 'shop',
+  yard: 'load',
+  road: 'road',
+  site: 'site',
+};
+
 export const STATION_KEYS: readonly Station[] = ['saw', 'bay', 'paint', 'yard', 'road', 'site'];
 
 /** What a step does. */
@@ -19,9 +34,13 @@ export type Verb =
   | 'hang'
   | 'coat'
   | 'inspect'
+  | 'pack'
   | 'load'
   | 'deliver'
-  | 'set';
+  | 'unload'
+  | 'found'
+  | 'set'
+  | 'finish';
 
 /** Something to measure before going on. */
 export interface Gate {
@@ -38,6 +57,11 @@ export interface Step {
   readonly title: string;
   readonly text: readonly string[];
   readonly station: Station;
+  readonly place: Place;
+  /** Hands that it takes at the least. */
+  readonly people: number;
+  /** Done by the customer, who has bought a kit: no hours of ours. */
+  readonly by?: 'customer';
   readonly assembly?: string;
   readonly parts: readonly string[];
   readonly tools: readonly string[];
@@ -69,6 +93,14 @@ export interface LabourRates {
   readonly hangDoor: number;
   readonly coatPerSquareFoot: number;
   readonly load: number;
+  /** Work on site against the same in the shop: no bench, no saw at hand, weather. */
+  readonly siteShare: number;
+  readonly unload: number;
+  readonly setUnit: number;
+  readonly touchUp: number;
+  readonly cleanUp: number;
+  readonly walkThrough: number;
+  readonly packPerPanel: number;
   /** Miles an hour with a trailer, door to door. */
   readonly roadMilesPerHour: number;
   /** Minutes lost on every drive to start, find the place and turn. */
@@ -90,6 +122,13 @@ export const LABOUR_RATES: LabourRates = {
   hangDoor: 25,
   coatPerSquareFoot: 0.35,
   load: 30,
+  siteShare: 1.25,
+  unload: 15,
+  setUnit: 20,
+  touchUp: 15,
+  cleanUp: 15,
+  walkThrough: 15,
+  packPerPanel: 4,
   roadMilesPerHour: 35,
   roadFixed: 10,
 };

@@ -84,6 +84,10 @@ export const HARDWARE: readonly Hardware[] = [
   hardware('feed-port', 'elbow and port of a feed tube', 1.6, 1400),
   // Brought by the quarry, not on our trailer: it weighs nothing here.
   hardware('stone', '¾ in stone, cubic yard', 0, 5200),
+  hardware('shim', '¼ in composite shim', 0.1, 35, 12),
+  hardware('concrete-bag', '60 lb bag of concrete', 60, 560),
+  hardware('rebar', '½ in bar, 2 ft', 1.34, 210),
+  hardware('stone-bag', '50 lb bag of ¾ in stone', 50, 490),
   hardware('stake', 'ground stake with strap', 2.4, 890),
   hardware('wheel-lever', 'drop-down wheel lever', 4, 3400),
   hardware('slip-pin', 'wheel pin with socket', 1.1, 1400),

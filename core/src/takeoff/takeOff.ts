@@ -1,5 +1,5 @@
 import { meshFaceOf } from './meshFaces.ts';
-import { countJoints, hasCut, measureTravelling } from '../unit/index.ts';
+import { countJoints, hasCut, isPadBlock, measureTravelling } from '../unit/index.ts';
 import type { Build, Part } from '../unit/index.ts';
 import { planRolls, planSheets, planSticks } from '../cut/index.ts';
 import type { Effort, MeshPlan, SheetPlan, StickDemand, StickPiece, StickPlan, StickStock } from '../cut/index.ts';
@@ -171,7 +171,11 @@ export const takeOff = (build: Build, effort: Effort = 'full'): Takeoff => {
         bundle.cost,
       );
   }
-  for (const line of piecesOf(parts, effort)) add(line.item, line.size, line.quantity, line.each);
+  for (const line of piecesOf(
+    parts.filter((p) => !isPadBlock(p)),
+    effort,
+  ))
+    add(line.item, line.size, line.quantity, line.each);
   const used = countJoints(build.joints);
   for (const { item, count } of [...used.fasteners, ...used.hardware].sort((a, b) => (a.item < b.item ? -1 : 1)))
     add(item, 'each', count, findHardware(item).cost);

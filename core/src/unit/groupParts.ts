@@ -25,3 +25,7 @@ export const hasCut = (part: Part): boolean => part.fit !== 'sawn in place';
 /** Parts of one assembly. */
 export const partsOf = (parts: readonly Part[], assembly: string): Part[] =>
   parts.filter((p) => p.assembly === assembly);
+
+/** Block stacked under a floor: drawn with the unit, planned, bought and set with its foundation. */
+export const isPadBlock = (part: Pick<Part, 'role' | 'assembly'>): boolean =>
+  part.role === 'block' && part.assembly === 'blocks';

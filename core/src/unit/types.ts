@@ -145,8 +145,10 @@ export interface Assembly {
   readonly joins?: { readonly to: string; readonly how: string };
   /** A wall that no rafter bears on. */
   readonly bearsNothing?: boolean;
-  /** Station that builds it. */
+  /** Cut and made where the unit stands. */
   readonly site?: boolean;
+  /** Travels as a panel of its own and is joined on site, however the rest is made: a run. */
+  readonly apart?: boolean;
   /** In a mirrored build: the width that its face was turned in. */
   readonly turned?: number;
 }

@@ -96,6 +96,7 @@ export const frameHouseWithRun = (given: HouseWithRunParams, fittings: readonly 
 
   const drop = p.fall / p.runBays;
   const thrust: RoofThrust[] = [...(house.facts.thrust ?? [])];
+  sketch.apart = true;
   for (let i = 0; i < p.runBays; i++) {
     const last = i === p.runBays - 1;
     const to = -out - i * bay;
@@ -119,6 +120,7 @@ export const frameHouseWithRun = (given: HouseWithRunParams, fittings: readonly 
       }),
     );
   }
+  sketch.apart = false;
   if (p.foundation === 'slab') boltDown(sketch, isSole, 48);
   fixMesh(sketch, {
     sides: p.meshSides,

@@ -72,9 +72,12 @@ export const frameLeanTo = (given: LeanToParams, fittings: readonly Fitting[]): 
         }
       : {}),
   });
+  sketch.apart = true;
   const run = p.run ? frameRun(sketch, p, setting) : undefined;
+  sketch.apart = false;
   if (second) {
     const other = new Sketch();
+    other.apart = true;
     frameRun(other, p, setting);
     // Drawn as the first one and turned over the middle of the house.
     const drawn = other.finish({

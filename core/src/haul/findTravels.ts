@@ -1,0 +1,162 @@
+import { measureBounds, measureMass, measurePartsMass } from '../unit/index.ts';
+import type { Build, Part } from '../unit/index.ts';
+import type { Method } from '../steps/index.ts';
+import type { Trailer } from './planLoad.ts';
+
+/** One thing that is lifted on to a trailer and off it: a unit, a panel, or a bundle of sticks and sheets. Inches, pounds. */
+export interface Travels {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: 'unit' | 'panel' | 'bundle';
+  /** Longest, middle and least extent. */
+  readonly size: readonly [number, number, number];
+  /** Across the unit as it is carried in: its narrower side; a panel goes on edge. */
+  readonly across: number;
+  readonly weight: number;
+}
+
+const sizeOf = (parts: readonly Part[]): readonly [number, number, number] => {
+  const { size } = measureBounds(parts);
+  const [a = 0, b = 0, c = 0] = [...size].sort((p, q) => q - p);
+  return [a, b, c];
+};
+
+/** What lies bundled is as long as its longest piece, and about a foot square. Common practice, no source. */
+const BUNDLE = 14;
+
+/** What is rolled or folded up to travel, and the roll. */
+const ROLLED: ReadonlySet<string> = new Set(['mesh', 'tarp']);
+const ROLL = 48;
+
+/** A piece as it lies in a bundle: its longer side along it. */
+const lying = (p: Part): readonly [number, number] =>
+  ROLLED.has(p.role) || p.item === 'tarp'
+    ? [Math.min(ROLL, Math.max(p.length, p.width)), BUNDLE]
+    : [Math.max(p.length, p.width), Math.min(p.length, p.width)];
+
+const bundle = (id: string, name: string, parts: readonly Part[]): Travels => {
+  const long = Math.max(...parts.map((p) => lying(p)[0]));
+  const wide = Math.max(BUNDLE, ...parts.map((p) => lying(p)[1]));
+  return {
+    id,
+    name,
+    kind: 'bundle',
+    size: [long, wide, BUNDLE],
+    across: Math.min(wide, long),
+    weight: measurePartsMass(parts).weight,
+  };
+};
+
+/**
+ * What of a unit travels by a method: whole, as panels with bundles for the rest, or as sticks and sheets. Block is counted with the foundation.
+ * @param there assemblies that are framed on site although the rest comes as panels
+ */
+export const findTravels = (build: Build, method: Method, there: ReadonlySet<string> = new Set()): Travels[] => {
+  const parts = build.parts.filter((p) => p.role !== 'block' && p.fit !== 'sawn in place');
+  const of = (id: string): Part[] => parts.filter((p) => p.assembly === id);
+  if (method === 'on-site') {
+    const sheets = parts.filter((p) => p.thickness < 1 && p.width > 12);
+    const sticks = parts.filter((p) => !sheets.includes(p));
+    return [
+      ...(sticks.length > 0 ? [bundle('sticks', 'sticks, cut', sticks)] : []),
+      ...(sheets.length > 0 ? [bundle('sheets', 'sheets, cut', sheets)] : []),
+    ];
+  }
+  const out: Travels[] = [];
+  const apart = method === 'whole' ? build.assemblies.filter((a) => a.apart === true) : build.assemblies;
+  if (method === 'whole') {
+    const away = new Set(build.assemblies.filter((a) => a.apart === true || a.site === true).map((a) => a.id));
+    const body = parts.filter((p) => !away.has(p.assembly));
+    const { size } = measureBounds(body);
+    const gone = measurePartsMass(parts.filter((p) => away.has(p.assembly))).weight;
+    if (body.length > 0)
+      out.push({
+        id: 'unit',
+        name: 'the unit',
+        kind: 'unit',
+        size: [Math.max(size[0], size[1]), Math.min(size[0], size[1]), size[2]],
+        across: Math.min(size[0], size[1]),
+        weight: measureMass(build).weight - gone,
+      });
+  }
+  for (const a of apart) {
+    if (a.site === true) continue;
+    const mine = of(a.id);
+    if (mine.length === 0) continue;
+    if (there.has(a.id)) {
+      out.push(bundle(a.id, `${a.name}, cut`, mine));
+      continue;
+    }
+    const panel = a.kind === 'base' || a.flat || a.kind === 'door' || a.kind === 'lid' || a.kind === 'nest';
+    if (!panel) {
+      out.push(bundle(a.id, a.name, mine));
+      continue;
+    }
+    const size = sizeOf(mine);
+    out.push({
+      id: a.id,
+      name: a.name,
+      kind: 'panel',
+      size,
+      across: size[2],
+      weight: measurePartsMass(mine).weight,
+    });
+  }
+  return out;
+};
+
+/** How many trips a load takes, and what does not go at all. */
+export interface TripPlan {
+  readonly trips: number;
+  readonly weight: number;
+  /** What is too large for the bed or the road. */
+  readonly problems: readonly string[];
+}
+
+/** How far a panel may stand out behind the bed. Common practice, no source; local law decides. */
+export const OUT_BEHIND = 36;
+/** Air between panels that lie on battens. */
+const BATTEN = 0.75;
+
+/**
+ * Trips of a trailer for `quantity` units and what their foundation takes: by weight, and by the room on and over the bed. Panels lie
+ * flat on each other, bundles beside and on them.
+ */
+export const planTrips = (
+  travels: readonly Travels[],
+  trailer: Trailer,
+  limits: { readonly width: number; readonly overBed: number },
+  quantity = 1,
+  foundation = 0,
+): TripPlan => {
+  const weight = travels.reduce((n, t) => n + t.weight, 0) * quantity + foundation;
+  const byWeight = Math.ceil(weight / trailer.carries - 1e-9);
+  const problems: string[] = [];
+  const room = limits.overBed;
+  const units = travels.filter((t) => t.kind === 'unit');
+  let byRoom = 0;
+  for (const u of units) {
+    const [long, wide, high] = u.size;
+    if (wide > limits.width) problems.push(`${u.name} is ${Math.round(wide)}″ wide; the road allows ${limits.width}″`);
+    if (long > trailer.bedLength)
+      problems.push(`${u.name} is ${Math.round(long)}″ long, the bed ${trailer.bedLength}″`);
+    if (high > room)
+      problems.push(`${u.name} is ${Math.round(high)}″ high; over the bed there are ${Math.round(room)}″`);
+    if (u.weight > trailer.carries)
+      problems.push(`${u.name} weighs ${Math.round(u.weight)} lb; the ${trailer.name} carries ${trailer.carries} lb`);
+    const along = Math.max(1, Math.floor(trailer.bedLength / Math.max(1, long)));
+    byRoom = Math.max(byRoom, Math.ceil(quantity / along));
+  }
+  const flat = travels.filter((t) => t.kind !== 'unit');
+  for (const t of flat) {
+    if (t.size[0] > trailer.bedLength + OUT_BEHIND)
+      problems.push(
+        `${t.name} is ${Math.round(t.size[0])}″ long; the bed with what may stand out is ${trailer.bedLength + OUT_BEHIND}″`,
+      );
+    if (t.size[1] > limits.width)
+      problems.push(`${t.name} is ${Math.round(t.size[1])}″ high; lying flat the road allows ${limits.width}″`);
+  }
+  const volume = flat.reduce((n, t) => n + t.size[0] * t.size[1] * (t.size[2] + BATTEN), 0) * quantity;
+  byRoom = Math.max(byRoom, Math.ceil(volume / (trailer.bedLength * trailer.bedWidth * Math.max(12, room)) - 1e-9));
+  return { trips: Math.max(1, byWeight, byRoom), weight, problems };
+};

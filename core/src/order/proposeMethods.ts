@@ -1,0 +1,293 @@
+import { findTravels, OUT_BEHIND, planTrips, USUAL_TRAILER } from '../haul/index.ts';
+import type { Trailer, Travels } from '../haul/index.ts';
+import { priceOrder } from '../price/index.ts';
+import type { Price } from '../price/index.ts';
+import type { FoundationPlan } from '../site/index.ts';
+import { driveMinutes, measureLabour, METHODS, planOperations, planSteps } from '../steps/index.ts';
+import type { Method, Operation, Step } from '../steps/index.ts';
+import type { Takeoff } from '../takeoff/index.ts';
+import { isPadBlock, weighPart } from '../unit/index.ts';
+import type { Build } from '../unit/index.ts';
+import type { BusinessRules } from './businessRules.ts';
+import type { MethodRules } from './methodRules.ts';
+
+/** What decides between methods beside the unit itself. */
+export interface MethodSite {
+  readonly miles?: number;
+  /** Narrowest way in, inches. */
+  readonly gate?: number;
+  readonly trailers?: readonly Trailer[];
+  readonly quantity?: number;
+}
+
+/** What one method would come to. Minutes, working days, cents. */
+export interface Proposal {
+  readonly method: Method;
+  readonly possible: boolean;
+  /** What stands against it, or what speaks for it. */
+  readonly reasons: readonly string[];
+  readonly steps: readonly Step[];
+  readonly operations: readonly Operation[];
+  readonly shop: number;
+  readonly site: number;
+  readonly customer: number;
+  readonly road: number;
+  /** Days in the shop, and days on which somebody is on site. */
+  readonly shopDays: number;
+  readonly siteDays: number;
+  readonly trips: number;
+  readonly nights: number;
+  readonly travels: readonly Travels[];
+  readonly trailer: Trailer;
+  readonly price: Price;
+}
+
+/** A proposal for each method, and the one that is taken where nobody says otherwise. */
+export interface MethodPlan {
+  readonly method: Method;
+  readonly why: string;
+  readonly proposals: readonly Proposal[];
+}
+
+const CREW = 2;
+/** A shop's day for a crew, minutes. */
+const SHOP_DAY = 480;
+
+/** People who lift a panel together, for a kit those whom a customer has. */
+const liftersFor = (method: Method, rules: MethodRules): number => (method === 'kit' ? 2 : rules.lifters);
+
+/** Panels that nobody carries, or that do not pass the trailer, the road or the way in. */
+const tooLarge = (
+  travels: readonly Travels[],
+  method: Method,
+  trailer: Trailer,
+  width: number,
+  site: MethodSite,
+  rules: MethodRules,
+): readonly { readonly panel: Travels; readonly why: string }[] =>
+  travels.flatMap((panel) => {
+    if (panel.kind !== 'panel') return [];
+    const most = liftersFor(method, rules);
+    const people = Math.ceil(panel.weight / rules.lift);
+    const [long, high] = panel.size;
+    const edge = Math.min(panel.size[1], panel.size[2]) + rules.hands;
+    const why =
+      people > most
+        ? `weighs ${Math.round(panel.weight)} lb: ${people} people would carry it, ${most} are there`
+        : long > trailer.bedLength + OUT_BEHIND
+          ? `is ${Math.round(long)}″ long; the bed takes ${trailer.bedLength + OUT_BEHIND}″`
+          : high > width
+            ? `is ${Math.round(high)}″ high; lying flat the road allows ${width}″`
+            : site.gate !== undefined && edge > site.gate
+              ? `does not pass a way in of ${site.gate}″`
+              : undefined;
+    return why === undefined ? [] : [{ panel, why }];
+  });
+
+/** What keeps a unit from a method, in sentences. */
+const against = (
+  build: Build,
+  method: Method,
+  travels: readonly Travels[],
+  problems: readonly string[],
+  large: ReturnType<typeof tooLarge>,
+  site: MethodSite,
+  rules: MethodRules,
+): string[] => {
+  const out = problems.map((p) => `${p[0]?.toUpperCase() ?? ''}${p.slice(1)}.`);
+  if (build.facts.indoors && method !== 'on-site')
+    out.push('It is built between the walls of another building, to their measure.');
+  for (const t of travels.filter((u) => u.kind === 'unit'))
+    if (site.gate !== undefined && t.across + rules.hands > site.gate)
+      out.push(
+        `It is ${Math.round(t.across)}″ across and wants ${Math.ceil(t.across + rules.hands)}″; the way in is ${site.gate}″.`,
+      );
+  if (method === 'whole' || method === 'on-site') return out;
+  const panels = travels.filter((t) => t.kind === 'panel');
+  if (method === 'kit') out.push(...large.map(({ panel, why }) => `The ${panel.name} ${why}.`));
+  if (method === 'kit' && panels.length > rules.kitMost)
+    out.push(`${panels.length} panels are more than a customer joins in a weekend.`);
+  if (method === 'panels' && panels.length <= large.length)
+    out.push('None of its panels can be carried or driven: it is framed where it stands.');
+  return out;
+};
+
+/** What speaks for a method that can be. */
+const speaksFor = (
+  build: Build,
+  method: Method,
+  travels: readonly Travels[],
+  large: ReturnType<typeof tooLarge>,
+): string => {
+  const heaviest = Math.round(Math.max(0, ...travels.filter((t) => t.kind !== 'bundle').map((t) => t.weight)));
+  switch (method) {
+    case 'whole':
+      return build.assemblies.some((a) => a.apart === true)
+        ? 'The house goes whole; its run goes as panels and is joined on site.'
+        : `It fits the trailer, the road and the way in: ${heaviest} lb, set down as one.`;
+    case 'panels':
+      return [
+        `${travels.filter((t) => t.kind === 'panel').length} panels made flat and dry in the shop, the heaviest ${heaviest} lb.`,
+        ...large.map(({ panel, why }) => `The ${panel.name} ${why}, so it is framed on site.`),
+      ].join(' ');
+    case 'on-site':
+      return build.facts.indoors
+        ? 'Cut in the shop, framed where it stands, to the walls as they are.'
+        : 'Cut in the shop, framed where it stands: no panel is too large.';
+    case 'kit':
+      return 'The customer joins numbered panels; we cut, frame, pack and bring them.';
+  }
+};
+
+/** Block of a curb, which rides with the rest. */
+const curbWeight = (build: Build): number =>
+  build.parts.reduce((n, p) => n + (p.role === 'block' && !isPadBlock(p) ? weighPart(p) : 0), 0);
+
+interface Judged {
+  readonly method: Method;
+  readonly travels: readonly Travels[];
+  readonly trailer: Trailer;
+  readonly trips: number;
+  readonly there: ReadonlySet<string>;
+  readonly possible: boolean;
+  readonly reasons: readonly string[];
+}
+
+/** Whether a method can be, with the trailer that serves it best, before anything is counted. */
+const judge = (
+  build: Build,
+  method: Method,
+  foundation: FoundationPlan,
+  site: MethodSite,
+  rules: BusinessRules,
+): Judged => {
+  const limits = { width: rules.check.loadWidth, overBed: rules.check.loadHeight };
+  const fleet = site.trailers && site.trailers.length > 0 ? site.trailers : [USUAL_TRAILER];
+  const brought = foundation.weight + curbWeight(build);
+  const all = findTravels(build, method);
+  const [best] = fleet
+    .map((trailer) => {
+      const large =
+        method === 'panels' || method === 'kit' ? tooLarge(all, method, trailer, limits.width, site, rules.method) : [];
+      const there = new Set(method === 'panels' ? large.map((l) => l.panel.id) : []);
+      const travels = there.size > 0 ? findTravels(build, method, there) : all;
+      const plan = planTrips(travels, trailer, limits, site.quantity ?? 1, brought);
+      const reasons = against(
+        build,
+        method,
+        all,
+        method === 'kit' && large.length > 0 ? [] : plan.problems,
+        large,
+        site,
+        rules.method,
+      );
+      return { trailer, large, there, travels, plan, reasons };
+    })
+    .sort(
+      (a, b) =>
+        a.reasons.length - b.reasons.length ||
+        a.there.size - b.there.size ||
+        a.plan.trips - b.plan.trips ||
+        a.trailer.carries - b.trailer.carries,
+    );
+  // There is always one trailer at the least.
+  const { trailer, large, there, travels, plan, reasons } = best as NonNullable<typeof best>;
+  return {
+    method,
+    travels,
+    trailer,
+    trips: plan.trips,
+    there,
+    possible: reasons.length === 0,
+    reasons: reasons.length > 0 ? reasons : [speaksFor(build, method, travels, large)],
+  };
+};
+
+/** What a method comes to: steps, blocks of work, days, trips, nights and price. */
+const countOut = (
+  build: Build,
+  judged: Judged,
+  takeoff: Takeoff,
+  foundation: FoundationPlan,
+  site: MethodSite,
+  rules: BusinessRules,
+): Proposal => {
+  const { miles = 0, quantity = 1 } = site;
+  const { method, there, trips } = judged;
+  const steps = planSteps(build, { rates: rules.labour, miles, method, there, foundation });
+  const operations = planOperations(steps, quantity);
+  const labour = measureLabour(steps);
+  const drive = driveMinutes(miles, rules.labour);
+  const work = (labour.site * quantity) / CREW;
+  const away = drive > rules.method.nightFrom;
+  const perDay = Math.max(60, rules.method.siteDay - (away ? 0 : 2 * drive));
+  const dries = steps.some((s) => s.id === 'site-coat-1') ? 2 : 0;
+  const siteDays = Math.max(1, Math.ceil(work / perDay - 1e-9)) + dries;
+  const nights = away ? siteDays - 1 : 0;
+  // The trailer goes its trips; the crew drives on every further day that it does not stay.
+  const drives = Math.max(trips, away ? 1 : siteDays);
+  const price = priceOrder(
+    takeoff,
+    steps,
+    {
+      miles,
+      quantity,
+      trips,
+      crewMinutes: Math.max(0, drives - trips) * 2 * drive * CREW,
+      nights: nights * CREW,
+      night: rules.method.night,
+      foundation: foundation.cost,
+    },
+    rules.price,
+  );
+  return {
+    method,
+    possible: judged.possible,
+    reasons: judged.reasons,
+    steps,
+    operations,
+    shop: labour.bench,
+    site: labour.site,
+    customer: labour.customer,
+    road: 2 * drive * drives,
+    shopDays: Math.max(1, Math.ceil((labour.bench * quantity) / CREW / SHOP_DAY - 1e-9)),
+    siteDays,
+    trips,
+    nights,
+    travels: judged.travels,
+    trailer: judged.trailer,
+    price,
+  };
+};
+
+/** Order in which methods are preferred where they can be: what is made in the dry costs least trouble. A kit is sold only where it is asked for. */
+const PREFERRED: readonly Method[] = ['whole', 'panels', 'on-site'];
+
+/**
+ * What each method would come to for a unit, and which one is proposed: a kit where it is sold as one, else the first that can be.
+ * @param options the method that is asked for; in a quick look nothing but the one that is taken is counted out
+ */
+export const proposeMethods = (
+  build: Build,
+  takeoff: Takeoff,
+  foundation: FoundationPlan,
+  site: MethodSite,
+  rules: BusinessRules,
+  options: { readonly chosen?: Method; readonly quick?: boolean } = {},
+): MethodPlan => {
+  const judged = METHODS.map((m) => judge(build, m, foundation, site, rules));
+  const can = (m: Method): boolean => judged.some((p) => p.method === m && p.possible);
+  const proposed: Method = build.facts.knockDown && can('kit') ? 'kit' : (PREFERRED.find(can) ?? 'on-site');
+  const method = options.chosen ?? proposed;
+  const [whole, taken] = ['whole', proposed].map((m) => judged.find((p) => p.method === m)) as [Judged, Judged];
+  return {
+    method: proposed,
+    why:
+      proposed === 'whole' || whole.possible
+        ? (taken.reasons[0] ?? '')
+        : [whole.reasons[0] ?? '', ...(taken.possible ? [taken.reasons[0] ?? ''] : [])].join(' '),
+    proposals: judged
+      .filter((p) => options.quick !== true || p.method === method)
+      .map((p) => countOut(build, p, takeoff, foundation, site, rules)),
+  };
+};
