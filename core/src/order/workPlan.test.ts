@@ -17,7 +17,7 @@ describe('a kept plan', () => {
     const read = readWorkPlan(kept);
     expect(read.build.parts).toEqual(kept.build.parts);
     const bare = (steps: readonly Step[]) =>
-      steps.map(({ joints: _j, hardware: _h, fasteners, ...s }) => ({
+      steps.map(({ joints: _j, hardware: _h, place: _p, people: _n, fasteners, ...s }) => ({
         ...s,
         fasteners: fasteners.map((f) => [f.item, f.count]),
       }));
@@ -29,6 +29,12 @@ describe('a kept plan', () => {
     expect(read.takeoff.mesh.layout).toEqual([]);
     expect(read.takeoff.sticks).toEqual(kept.takeoff.sticks);
     expect(read.schema).toBe(WORK_PLAN_SCHEMA);
+    // Before methods everything was built whole, at the place of its station.
+    expect(read.method).toBe('whole');
+    expect(new Set(read.steps.map((s) => `${s.station} ${s.place}`))).toEqual(
+      new Set(['saw shop', 'bay shop', 'yard load', 'road road', 'site site']),
+    );
+    for (const o of read.operations) expect(o.most).toBe(o.crew);
   });
   it.each([
     [null, /must be an object/],

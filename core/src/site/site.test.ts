@@ -18,8 +18,8 @@ describe('planPads', () => {
     const plan = planPads(corners([50, 52.5, 60, 57]));
     expect(plan.datum).toBe('front-left');
     expect(plan.pads.map((p) => p.height)).toEqual([0, 2.5, 10, 7]);
-    // 10 in over ground with 2 in let in: 12 in of masonry is one 8 in course and two 2 in pavers.
-    expect(plan.pads[2]).toMatchObject({ blocks: 1, pavers: 2, shims: 0, dig: 2 });
+    // 10 in over ground with 2 in let in: 12 in of masonry is a course of 7 5/8, two pavers of 2 and 3/8 of shims.
+    expect(plan.pads[2]).toMatchObject({ blocks: 1, pavers: 2, shims: 0.375, dig: 2 });
     expect(plan.fall).toBe(10);
   });
   it('asks to fill pads of three courses (common practice, no source)', () => {
@@ -43,7 +43,9 @@ describe('planPads', () => {
         fc.integer({ min: 0, max: 16 }),
         (rods, lift) => {
           for (const p of planPads(corners(rods, lift)).pads) {
-            expect(p.blocks * PAD_RULES.block + p.pavers * PAD_RULES.paver + p.shims - p.dig).toBeCloseTo(p.height, 6);
+            expect(
+              p.blocks * (PAD_RULES.block + PAD_RULES.joint) + p.pavers * PAD_RULES.paver + p.shims - p.dig,
+            ).toBeCloseTo(p.height, 6);
             expect(p.shims).toBeLessThanOrEqual(PAD_RULES.shim);
             expect(p.shims).toBeGreaterThanOrEqual(0);
           }

@@ -52,11 +52,12 @@ const AFTER_COATS: ReadonlySet<string> = new Set(['site-parts', 'site-inspect', 
  * A unit that is not painted is built in one go; a house is framed as panels, then raised and fitted out, then coated. What is set down
  * whole is one trip; what is joined or framed on site has its own block there.
  */
-const kindOf = (s: Step, coated: boolean, joined: boolean, coatedThere: boolean): OperationKey => {
+const kindOf = (s: Step, coated: boolean, joined: boolean, coatedThere: boolean, packed: boolean): OperationKey => {
   if (s.station === 'saw') return 'saw';
   if (s.id === 'coat-1' || s.id === 'coat-2' || s.id === 'site-coat-1' || s.id === 'site-coat-2') return s.id;
-  if (s.id === 'pack') return 'pack';
-  if (s.station === 'yard') return 'load';
+  // The last look comes when the coats are dry, before it is tied down.
+  if (s.id === 'pack' || (coated && packed && s.id === 'inspect')) return 'pack';
+  if (s.station === 'yard' || (coated && s.id === 'inspect')) return 'load';
   // One crew drives and sets up: delivery and setting are one trip.
   if (s.place === 'road' || s.place === 'site') {
     if (!joined || ARRIVAL.has(s.id)) return 'deliver';
@@ -106,7 +107,8 @@ export const planOperations = (steps: readonly Step[], quantity = 1): Operation[
     (s) => s.place === 'site' && (s.verb === 'stand' || s.verb === 'roof') && s.by === undefined,
   );
   const there = steps.some((s) => s.id === 'site-coat-1');
-  const keyOf = new Map(steps.map((s) => [s.id, kindOf(s, coated, joined, there)]));
+  const packed = steps.some((s) => s.id === 'pack');
+  const keyOf = new Map(steps.map((s) => [s.id, kindOf(s, coated, joined, there, packed)]));
   return (Object.keys(INFO) as OperationKey[]).flatMap((key): Operation[] => {
     const mine = steps.filter((s) => keyOf.get(s.id) === key);
     if (mine.length === 0) return [];

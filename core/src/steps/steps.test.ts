@@ -70,13 +70,13 @@ describe('the drive', () => {
   it('takes a crew of two as long as one, once for ten units', () => {
     const deliver = (miles: number, quantity: number) =>
       planOperations(steps(miles), quantity).find((o) => o.key === 'deliver')?.minutes ?? 0;
-    const site = minutes(35, 'set') / 2;
+    const site = measureLabour(steps(35)).site / 2;
     expect(deliver(35, 1)).toBe(Math.round(140 + site));
     expect(deliver(35, 10)).toBe(Math.round(140 + 10 * site));
   });
   it('comes after the unit is set', () => {
     const list = steps(5);
-    expect(list.find((s) => s.id === 'return')?.needs).toEqual(['set']);
+    expect(list.find((s) => s.id === 'return')?.needs).toEqual(['walk-through']);
     expect(list.at(-1)?.id).toBe('return');
   });
 });
