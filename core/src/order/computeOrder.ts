@@ -18,6 +18,8 @@ import { takeOff } from '../takeoff/index.ts';
 import type { Takeoff } from '../takeoff/index.ts';
 import type { Effort } from '../cut/index.ts';
 import { proposeMethods } from './proposeMethods.ts';
+import { briefSite } from './siteBrief.ts';
+import type { SiteBrief } from './siteBrief.ts';
 import type { MethodPlan, Proposal } from './proposeMethods.ts';
 import { BUSINESS_RULES } from './businessRules.ts';
 import type { BusinessRules } from './businessRules.ts';
@@ -75,6 +77,7 @@ export interface OrderComputation {
   readonly method: Method;
   readonly methods: MethodPlan;
   readonly foundation: FoundationPlan;
+  readonly brief: SiteBrief;
   readonly summary: OrderSummary;
 }
 
@@ -120,6 +123,7 @@ export const computeOrder = (
     method,
     methods,
     foundation,
+    brief: briefSite(build, chosen, foundation, rules.method.lift),
     summary: {
       birds: sizing.birds,
       ...(sizing.first ? { firstLimit: sizing.first.what, firstAt: sizing.first.birds ?? 0 } : {}),

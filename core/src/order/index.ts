@@ -10,3 +10,5 @@ export * from './methodRules.ts';
 export * from './proposeMethods.ts';
 export * from './readMethodSite.ts';
 export * from './writeMethods.ts';
+export * from './siteBrief.ts';
+export * from './prepare.ts';

@@ -24,6 +24,7 @@ export type OrderAct =
   | 'flock'
   | 'revise'
   | 'quantity'
+  | 'method'
   | 'customer'
   | 'wanted day'
   | 'survey'
@@ -110,6 +111,8 @@ export const ORDER_ACTS: Readonly<Record<OrderAct, ActRule>> = {
   flock: { roles: OFFICE, guards: OPEN },
   revise: { roles: OFFICE, guards: [...OPEN, untouched], undoes: EVERYTHING_AFTER_PRICE },
   quantity: { roles: OFFICE, guards: [...OPEN, untouched], undoes: EVERYTHING_AFTER_PRICE },
+  // How it is made decides hours, trips and price.
+  method: { roles: OFFICE, guards: [...OPEN, untouched], undoes: EVERYTHING_AFTER_PRICE },
   // The way to the site is part of the price.
   customer: { roles: OFFICE, guards: [...OPEN, untouched], undoes: EVERYTHING_AFTER_PRICE },
   'wanted day': { roles: OFFICE, guards: OPEN },

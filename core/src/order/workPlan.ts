@@ -5,7 +5,9 @@ import { PLACE_OF } from '../steps/index.ts';
 import type { Method, Operation, Step } from '../steps/index.ts';
 import { HARDWARE } from '../stock/index.ts';
 import type { Fitted, Joint } from '../unit/index.ts';
+import type { FoundationPlan } from '../site/index.ts';
 import type { OrderComputation } from './computeOrder.ts';
+import type { SiteBrief } from './siteBrief.ts';
 
 /** Number of the shape below; raised with every change, with a step in MIGRATIONS that brings older plans up. */
 export const WORK_PLAN_SCHEMA = 3;
@@ -15,6 +17,9 @@ export const WORK_PLAN_SCHEMA = 3;
  * to buy. Nothing of it is computed again, so that a newer Rubbet never changes what is half cut.
  */
 export interface WorkPlan extends Pick<OrderComputation, 'build' | 'steps' | 'operations' | 'takeoff' | 'summary'> {
+  /** What it stands on, and what the customer is told; plans kept from before have neither. */
+  readonly foundation?: FoundationPlan;
+  readonly brief?: SiteBrief;
   readonly schema: number;
   readonly revision: number;
   readonly quantity: number;
@@ -46,6 +51,8 @@ export const makeWorkPlan = (
   operations: computed.operations,
   takeoff: computed.takeoff,
   summary: computed.summary,
+  foundation: computed.foundation,
+  brief: computed.brief,
 });
 
 /**

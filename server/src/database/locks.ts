@@ -26,6 +26,7 @@ export interface OrderRecord {
   readonly cancelled_why: string;
   readonly token: string | null;
   readonly notes: string;
+  readonly method: string | null;
   readonly version: number;
 }
 

@@ -12,7 +12,7 @@ import type { Caller } from '../work/pool.ts';
 import type { PaperFor } from '../work/tasks.ts';
 
 /** What papers are drawn from: a kept plan, or a computation of now. */
-export type MadeFrom = Pick<WorkPlan, 'build' | 'steps' | 'takeoff' | 'summary'>;
+export type MadeFrom = Pick<WorkPlan, 'build' | 'steps' | 'takeoff' | 'summary' | 'foundation' | 'brief'>;
 
 /** Papers that are made at once: a plan is fetched when there is somebody to draw it, not ten in one moment. */
 const AT_ONCE = 2;

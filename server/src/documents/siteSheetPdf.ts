@@ -1,17 +1,30 @@
 import type { Content } from 'pdfmake/interfaces.js';
-import { drawBuild, drawPads } from '@rubbet/core/draw';
+import { drawBuild, drawFoundation } from '@rubbet/core/draw';
 import { writeSvg } from '@rubbet/core/formats';
 import type { Order } from '../orders/orders.answers.ts';
 import type { MadeFrom } from './documents.service.ts';
+import { dayItems, startItems } from '@rubbet/core/order';
+import type { Show } from '@rubbet/core/order';
+import type { Support } from '@rubbet/core/site';
 import { visitItems } from '../visit/visitItems.ts';
 import { textIn } from './paper.ts';
 import type { Paper } from './paper.ts';
 import { heading, KEEL, printPdf, SOFT, table, TAPE } from './print.ts';
 
+/** What one pad is stacked of, in words. */
+const stackText = (s: Support, show: Show): string =>
+  [
+    s.blocks ? `${s.blocks} ${s.blocks === 1 ? 'block' : 'blocks'}` : '',
+    s.pavers ? `${s.pavers} ${s.pavers === 1 ? 'paver' : 'pavers'}` : '',
+    s.shims ? `${show.length(s.shims)} of shims` : '',
+    s.dig ? `let in ${show.length(s.dig)}` : '',
+  ]
+    .filter(Boolean)
+    .join(', ');
+
 /** What the customer's site and delivery sheet says: what to prepare, pad heights, what happens that day, how to start. */
 export const siteSheetContent = (order: Order, c: MadeFrom, { show, business }: Paper): Content[] => {
   const { size, weight } = c.summary;
-  const pads = order.survey?.pads;
   const content: Content[] = [
     { canvas: [{ type: 'rect', x: 0, y: 0, w: 523, h: 10, color: TAPE }] },
     { text: 'Your site and delivery sheet', font: 'Archivo', bold: true, fontSize: 22, margin: [0, 10, 0, 0] },
@@ -52,54 +65,66 @@ export const siteSheetContent = (order: Order, c: MadeFrom, { show, business }: 
     heading('Before we come'),
     table(
       ['', 'What', 'Why and how'],
-      visitItems(order).map((i) => [i.done ? 'done' : '[   ]', { text: i.title, bold: true }, show.text(i.text)]),
+      visitItems(order, c.brief).map((i) => [
+        i.done ? 'done' : '[   ]',
+        { text: i.title, bold: true },
+        show.text(i.text),
+      ]),
       [34, 120, '*'],
     ),
   ];
-  if (pads)
+  const { foundation } = c;
+  if (foundation && foundation.supports.length > 0)
     content.push(
       heading('Your ground', 15, true),
-      { svg: writeSvg(drawPads(pads), 420, textIn(show)), width: 330, alignment: 'center' },
+      {
+        svg: writeSvg(drawFoundation(foundation, c.build.facts.base), 420, textIn(show)),
+        width: 330,
+        alignment: 'center',
+      },
       table(
-        ['Pad', 'Lower by', 'Height', 'Made of'],
-        pads.pads.map((p) => [
-          p.name,
-          show.length(p.drop),
-          { text: show.length(p.height), bold: true },
-          [
-            p.blocks ? `${p.blocks} block courses` : '',
-            p.pavers ? `${p.pavers} pavers` : '',
-            p.shims ? `${show.length(p.shims)} of shims` : '',
-            p.dig ? `let in ${show.length(p.dig)}` : '',
-          ]
-            .filter(Boolean)
-            .join(', ') || 'stands on the ground',
+        ['Pad', 'Ground lower by', 'Height', 'Made of'],
+        foundation.supports.map((s, i) => [
+          show.text(`${i + 1}: ${s.name}`),
+          show.length(Math.max(0, -s.ground)),
+          { text: show.length(s.height), bold: true },
+          stackText(s, show),
         ]),
-        [90, 70, 70, '*'],
+        [150, 80, 70, '*'],
       ),
-      ...(pads.warnings.length > 0 ? [{ text: show.text(pads.warnings.join(' ')), color: KEEL }] : []),
+      ...foundation.warnings.map((w) => ({ text: show.text(w), color: KEEL })),
+    );
+  for (const plan of foundation?.concrete ?? [])
+    content.push(
+      heading(plan.kind === 'slab' ? 'The slab, for whoever pours it' : 'The ring, for whoever pours it'),
+      table(
+        ['What', 'How'],
+        [
+          ['Outside', `${show.length(plan.length)} by ${show.length(plan.width)}`],
+          ['Corner to corner', `${show.length(plan.diagonal)}, both ways, within ${show.length(plan.square)}`],
+          ['Level', `within ${show.length(plan.level)} over all of it`],
+          [
+            plan.wide === undefined ? 'Thick' : 'Wide and deep',
+            plan.wide === undefined
+              ? show.length(plan.depth)
+              : `${show.length(plan.wide)} by ${show.length(plan.depth)}`,
+          ],
+          ['Concrete', show.text(`about ${plan.cubicYards} cubic yards`)],
+          ['Anchors', `${plan.anchors}, which we bring and set when it has cured ${plan.cureDays} days`],
+          ['Who', plan.who],
+        ],
+        [110, '*'],
+      ),
     );
   content.push(
-    heading('That day'),
-    {
-      ol: [
-        'We call when we leave.',
-        'We walk the way in with you before anything is unloaded.',
-        pads && pads.fall > 0 ? 'Pads to the heights above, level both ways.' : 'The place is checked with the level.',
-        'The unit is set, shimmed and checked: doors swing, latches close.',
-        'We show you every latch and the inside release.',
-      ],
-    },
-    heading('How to start'),
-    {
-      ul: [
-        'Move birds at night, straight on to the roost; keep them in for some days.',
-        'Feed in the middle of the run, dry.',
-        'If it smells, there are too many birds or the litter is spent.',
-        'Check level and latches after the first month and after every winter.',
-        'Never hang a heat lamp where it can fall: fire.',
-      ],
-    },
+    ...(c.brief
+      ? [
+          heading('That day'),
+          { ol: dayItems(c.brief).map((t) => show.text(t)) },
+          heading('How to start'),
+          { ul: startItems(c.brief).map((t) => show.text(t)) },
+        ]
+      : []),
     {
       text: 'Local codes, permits and licensed trades decide. Have buried services located before you dig.',
       color: KEEL,

@@ -2,8 +2,9 @@ import type { Finding } from '@rubbet/core/check';
 import type { Flock } from '@rubbet/core/flock';
 import type { Spec } from '@rubbet/core/model';
 import type { OrderPlace, OrderSummary } from '@rubbet/core/order';
+import type { Method } from '@rubbet/core/steps';
 import type { Price } from '@rubbet/core/price';
-import type { PadPlan, Survey } from '@rubbet/core/site';
+import type { FoundationPlan, PadPlan, Survey } from '@rubbet/core/site';
 import type { TakeoffLine } from '@rubbet/core/takeoff';
 import type { Customer } from '../customers/customers.answers.ts';
 
@@ -56,6 +57,8 @@ export interface Order {
   readonly wantedBy: string;
   readonly station: OrderPlace;
   readonly notes: string;
+  /** How it is made and reaches its place; null where what is proposed is taken. */
+  readonly method: Method | null;
   /** The customer's link; null where it was withdrawn, or where it is not the reader's to see. */
   readonly token: string | null;
   /** Address and way are the site's where there is one. */
@@ -115,4 +118,25 @@ export interface PriceSheet {
   readonly lines: readonly TakeoffLine[];
   readonly summary: OrderSummary;
   readonly findings: readonly Finding[];
+  /** The method that the price is for, the one that is proposed and why, and what each would come to. */
+  readonly method: Method;
+  readonly proposed: Method;
+  readonly why: string;
+  readonly methods: readonly MethodLine[];
+  readonly foundation: FoundationPlan;
+}
+
+/** What one method would come to. Minutes, days, cents. */
+export interface MethodLine {
+  readonly method: Method;
+  readonly possible: boolean;
+  readonly reasons: readonly string[];
+  readonly shop: number;
+  readonly site: number;
+  readonly customer: number;
+  readonly shopDays: number;
+  readonly siteDays: number;
+  readonly trips: number;
+  readonly nights: number;
+  readonly net: number;
 }

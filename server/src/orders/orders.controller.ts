@@ -89,8 +89,8 @@ export class OrdersController {
   @Heavy()
   @Answers('PriceSheet')
   async price(@Param('id', IdPipe) id: number): Promise<PriceSheet> {
-    const { price, lines, summary, findings } = await this.orders.figures(await this.orders.find(id));
-    return { price, lines, summary, findings };
+    const { operations: _blocks, brief: _brief, ...sheet } = await this.orders.figures(await this.orders.find(id));
+    return sheet;
   }
 
   @Post(':id/accept')

@@ -3,6 +3,8 @@ import { Type } from 'class-transformer';
 import { IsBoolean, IsIn, IsInt, IsObject, Max, Min, ValidateIf, ValidateNested } from 'class-validator';
 import { STATIONS } from '@rubbet/core/order';
 import type { OrderPlace, Undone } from '@rubbet/core/order';
+import { METHODS } from '@rubbet/core/steps';
+import type { Method } from '@rubbet/core/steps';
 import { Agreed, Id, IsDay, Optional, Text, Version, Whole } from '../common/inputs.ts';
 
 export class FlockDto {
@@ -93,6 +95,15 @@ export class OrderChangeDto {
   @ValidateIf((o: OrderChangeDto) => o.siteId !== undefined && o.siteId !== null)
   @Id('the site is not one of the list')
   siteId?: number | null;
+
+  @ApiPropertyOptional({
+    nullable: true,
+    enum: METHODS,
+    description: 'How it is made and reaches its place; null: what is proposed.',
+  })
+  @ValidateIf((o: OrderChangeDto) => o.method !== undefined && o.method !== null)
+  @IsIn(METHODS)
+  method?: Method | null;
 
   @ApiPropertyOptional()
   @Optional()

@@ -7,6 +7,7 @@ import type { Spec } from '@rubbet/core/model';
 import type { OrderAct, OrderInput, OrderPlace, OrderSummary } from '@rubbet/core/order';
 import { readSurvey } from '@rubbet/core/site';
 import type { User } from '../auth/auth.answers.ts';
+import { readTrailers } from '../fleet/fleet.service.ts';
 import { noteDeed } from '../database/audit.ts';
 import { DB, readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
@@ -37,6 +38,7 @@ const ACT_OF: Readonly<Record<string, OrderAct>> = {
   notes: 'write',
   wantedBy: 'wanted day',
   quantity: 'quantity',
+  method: 'method',
   customerId: 'customer',
   siteId: 'customer',
   flock: 'flock',
@@ -133,13 +135,16 @@ export class Orders {
   }
 
   /** What an order's figures follow from, for its newest spec or another one. */
-  private inputOf(order: Order, spec: Spec): OrderInput {
+  private async inputOf(order: Order, spec: Spec): Promise<OrderInput> {
+    const trailers = await readTrailers(this.db);
     return {
       spec,
       ...(order.flock ? { flock: order.flock } : {}),
       miles: order.customer.miles,
       quantity: order.quantity,
-      ...(order.survey ? { site: siteOf(order.survey.survey, order.survey.pads) } : {}),
+      ...(order.survey ? { site: siteOf(order.survey.survey, order.survey.pads), survey: order.survey.survey } : {}),
+      ...(order.method ? { method: order.method } : {}),
+      ...(trailers.length > 0 ? { trailers } : {}),
     };
   }
 
@@ -155,7 +160,7 @@ export class Orders {
         code: 'no-spec',
         message: 'Nothing is built for this order yet: choose a model at its Build station.',
       });
-    return { input: this.inputOf(order, spec), rules: await this.settings.rules() };
+    return { input: await this.inputOf(order, spec), rules: await this.settings.rules() };
   }
 
   /** Price, findings, what to buy and operations of an order's newest revision, or of one that is named. */
@@ -252,6 +257,7 @@ export class Orders {
       // What stays as it is needs nobody's leave.
       const same = (key: string, value: unknown): boolean =>
         (key === 'quantity' && value === before.quantity) ||
+        (key === 'method' && value === before.method) ||
         (key === 'customerId' && value === before.customer_id) ||
         (key === 'siteId' && value === before.site_id);
       const acts = [...new Set(given.filter(([k, v]) => !same(k, v)).map(([k]) => ACT_OF[k] as OrderAct))];
@@ -282,7 +288,10 @@ export class Orders {
     const spec = parseSpec(body.spec);
     const order = await this.find(id);
     if (order.version !== body.version) throw staleOf(body.version, { version: order.version });
-    const { summary } = await this.kept.of({ input: this.inputOf(order, spec), rules: await this.settings.rules() });
+    const { summary } = await this.kept.of({
+      input: await this.inputOf(order, spec),
+      rules: await this.settings.rules(),
+    });
     return transact(this.db, async (trx) => {
       const { undoes } = await takeForAct(trx, id, 'revise', { version: body.version, agreed: body.undo });
       const last = await trx('spec_revisions').where({ order_id: id }).max<{ n: number | null }[]>({ n: 'number' });

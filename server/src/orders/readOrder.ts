@@ -2,6 +2,7 @@ import { NotFoundException } from '@nestjs/common';
 import type { Flock } from '@rubbet/core/flock';
 import { parseSpec } from '@rubbet/core/model';
 import type { OrderPlace, OrderSummary } from '@rubbet/core/order';
+import { METHODS } from '@rubbet/core/steps';
 import { planPads } from '@rubbet/core/site';
 import type { PadRules, Survey } from '@rubbet/core/site';
 import type { Customer } from '../customers/customers.answers.ts';
@@ -78,6 +79,7 @@ export const readOrder = async (db: Db, id: number, pads: PadRules): Promise<Ord
     wantedBy: o.wanted_by,
     station: o.station as OrderPlace,
     notes: o.notes,
+    method: METHODS.find((m) => m === o.method) ?? null,
     token: o.token,
     // Where it goes decides the way, whoever it is for.
     customer: site ? { ...customer, address: site.address, miles: site.miles } : customer,

@@ -1,6 +1,6 @@
 import type { Units } from '@rubbet/core/measure';
 import type { Spec } from '@rubbet/core/model';
-import type { PadPlan } from '@rubbet/core/site';
+import type { FoundationPlan } from '@rubbet/core/site';
 
 /** One thing that a customer prepares, with what it means for this order. */
 export interface VisitItem {
@@ -33,6 +33,10 @@ export interface VisitAnswer {
     readonly high: number;
     readonly weight: number;
   } | null;
-  readonly pads: PadPlan | null;
+  /** What carries it, and what it rests on: `[minX, minY, maxX, maxY]`. */
+  readonly ground: { readonly foundation: FoundationPlan; readonly base: readonly number[] } | null;
   readonly items: readonly VisitItem[];
+  /** What happens on the day, and what helps to start. */
+  readonly day: readonly string[];
+  readonly start: readonly string[];
 }

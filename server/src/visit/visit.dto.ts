@@ -1,10 +1,10 @@
 import { ApiProperty } from '@nestjs/swagger';
 import { IsBoolean, IsIn } from 'class-validator';
-import { VISIT_ITEMS } from './visitItems.ts';
+import { PREPARE } from '@rubbet/core/order';
 
 export class ConfirmDto {
-  @ApiProperty({ enum: VISIT_ITEMS })
-  @IsIn(VISIT_ITEMS, { message: 'this is nothing that is asked of you' })
+  @ApiProperty({ enum: PREPARE })
+  @IsIn(PREPARE, { message: 'this is nothing that is asked of you' })
   item!: string;
 
   @ApiProperty()

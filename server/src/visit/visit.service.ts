@@ -10,6 +10,7 @@ import type { Order } from '../orders/orders.answers.ts';
 import { Settings } from '../settings/settings.service.ts';
 import type { VisitAnswer } from './visit.answers.ts';
 import type { ConfirmDto } from './visit.dto.ts';
+import { dayItems, startItems } from '@rubbet/core/order';
 import { visitItems } from './visitItems.ts';
 
 /** Days after the hand-over for which a customer's link still opens. */
@@ -56,6 +57,9 @@ export class Visits {
   private async answer(order: Order, db: Db): Promise<VisitAnswer> {
     const [{ business }, { units }] = await Promise.all([readBusiness(db), this.settings.rules(db)]);
     const summary = order.revision?.summary ?? null;
+    // What is accepted comes, else what is drawn now.
+    const figures = order.revision ? await this.orders.figures(order, order.accepted?.revisionId) : undefined;
+    const brief = figures?.brief;
     return {
       order: {
         id: order.id,
@@ -79,13 +83,18 @@ export class Visits {
         high: summary.size[2],
         weight: Math.round(summary.weight),
       },
-      pads: order.survey?.pads ?? null,
-      items: visitItems(order),
+      ground:
+        figures && figures.foundation.supports.length + figures.foundation.concrete.length > 0
+          ? { foundation: figures.foundation, base: figures.brief.base }
+          : null,
+      items: visitItems(order, brief),
+      day: brief ? dayItems(brief) : [],
+      start: brief ? startItems(brief) : [],
     };
   }
 
-  confirm(token: string, body: ConfirmDto): Promise<VisitAnswer> {
-    return transact(this.db, async (trx) => {
+  async confirm(token: string, body: ConfirmDto): Promise<VisitAnswer> {
+    const id = await transact(this.db, async (trx) => {
       const id = await this.idOf(token, trx);
       const row = await lockOrder(trx, id);
       if (row.cancelled_at !== null || row.handed_over_at !== null)
@@ -102,7 +111,8 @@ export class Visits {
         { id: null, name: order.customer.name },
         { action: body.done ? 'confirm' : 'take back', entity: 'visit', id, detail: body },
       );
-      return this.answer(order, trx);
+      return id;
     });
+    return this.answer(await this.orders.find(id), this.db);
   }
 }

@@ -57,8 +57,34 @@ const paperOf = ({ units, business }: PaperFor) => ({ show: makeShow(units, busi
 export const TASKS = {
   /** Price, findings, what to buy, operations: everything of a computation but the build. */
   figures: (of: ToCompute) => {
-    const { summary, price, findings, takeoff, operations } = compute(of);
-    return { summary, price, findings, lines: takeoff.lines, operations };
+    const { summary, price, findings, takeoff, operations, method, methods, foundation, brief } = compute(of);
+    return {
+      summary,
+      price,
+      findings,
+      lines: takeoff.lines,
+      operations,
+      method,
+      proposed: methods.method,
+      why: methods.why,
+      methods: methods.proposals.map(
+        ({ method: m, possible, reasons, shop, site, customer, shopDays, siteDays, trips, nights, price: p }) => ({
+          method: m,
+          possible,
+          reasons,
+          shop,
+          site,
+          customer,
+          shopDays,
+          siteDays,
+          trips,
+          nights,
+          net: p.net,
+        }),
+      ),
+      foundation,
+      brief,
+    };
   },
   /** The plan of a work order, ready to be kept: its text and the rows of its parts and steps. */
   plan: ({

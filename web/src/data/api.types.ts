@@ -232,6 +232,11 @@ export interface components {
       readonly customerId?: number;
       /** @description A site of the customer; null: their own address. */
       readonly siteId?: number | null;
+      /**
+       * @description How it is made and reaches its place; null: what is proposed.
+       * @enum {string|null}
+       */
+      readonly method?: 'whole' | 'panels' | 'on-site' | 'kit' | null;
       readonly notes?: string;
       readonly flock?: components['schemas']['FlockDto'];
       readonly undo?: readonly ('acceptance' | 'days' | 'work order' | 'delivery day')[];
@@ -362,6 +367,8 @@ export interface components {
     readonly Assembly: import('@rubbet/core/unit').Assembly;
     /** @enum {string} */
     readonly AssemblyKind: import('@rubbet/core/unit').AssemblyKind;
+    /** @description A level stretch of a foundation: the house, or one bay of its run, each set from a mark of its own. */
+    readonly Bench: import('@rubbet/core/site').Bench;
     /** @description What a fastener goes through and what it is held in, inches along it, where it is driven square. */
     readonly Bite: import('@rubbet/core/unit').Bite;
     /** @description A planned block. `start` and `end` are working minutes since the calendar's first day began. */
@@ -467,6 +474,8 @@ export interface components {
     };
     /** @description A side of the enclosure that must be closed: region in the plane of `place`, whose u × v points outward. */
     readonly ClosedFace: import('@rubbet/core/unit').ClosedFace;
+    /** @description Concrete that others pour before we come: what it must be like for the unit to stand on it. Inches. */
+    readonly ConcretePlan: import('@rubbet/core/site').ConcretePlan;
     /** @description A crew or a bay: a row of the board. Sizes in inches, for bays. */
     readonly Crew: {
       readonly id: string;
@@ -585,6 +594,15 @@ export interface components {
     readonly Flock: import('@rubbet/core/flock').Flock;
     /** @description Space rules a business may change. All defaults common practice, no source. */
     readonly FlockRules: import('@rubbet/core/flock').FlockRules;
+    /**
+     * @description What a unit stands on.
+     * @enum {string}
+     */
+    readonly FoundationKind: import('@rubbet/core/site').FoundationKind;
+    /** @description Something that a foundation takes, its money in cents and its weight in pounds together. */
+    readonly FoundationLine: import('@rubbet/core/site').FoundationLine;
+    /** @description What carries a unit, what it is made of and what it takes. */
+    readonly FoundationPlan: import('@rubbet/core/site').FoundationPlan;
     /** @description Something the framing could not do as asked. */
     readonly FrameNote: import('@rubbet/core/unit').FrameNote;
     /** @description Something to measure before going on. */
@@ -646,6 +664,27 @@ export interface components {
         readonly problems: readonly string[];
       }[];
     };
+    /**
+     * @description How a unit is made and reaches its place.
+     * @enum {string}
+     */
+    readonly Method: import('@rubbet/core/steps').Method;
+    /** @description What one method would come to. Minutes, days, cents. */
+    readonly MethodLine: {
+      readonly method: components['schemas']['Method'];
+      readonly possible: boolean;
+      readonly reasons: readonly string[];
+      readonly shop: number;
+      readonly site: number;
+      readonly customer: number;
+      readonly shopDays: number;
+      readonly siteDays: number;
+      readonly trips: number;
+      readonly nights: number;
+      readonly net: number;
+    };
+    /** @description How the business works away from its shop. Defaults common practice, no source. */
+    readonly MethodRules: import('@rubbet/core/order').MethodRules;
     /** @description A standard model with its newest revision; `ranges` is the least and most of what a seller may change. */
     readonly Model: {
       readonly id: number;
@@ -727,6 +766,8 @@ export interface components {
       readonly wantedBy: string;
       readonly station: components['schemas']['OrderPlace'];
       readonly notes: string;
+      /** @description How it is made and reaches its place; null where what is proposed is taken. */
+      readonly method: components['schemas']['Method'] | null;
       /** @description The customer's link; null where it was withdrawn, or where it is not the reader's to see. */
       readonly token: string | null;
       /** @description Address and way are the site's where there is one. */
@@ -840,6 +881,11 @@ export interface components {
       readonly crews: readonly string[];
       readonly version: number;
     };
+    /**
+     * @description Where work is done, whichever station of the shop does it.
+     * @enum {string}
+     */
+    readonly Place: import('@rubbet/core/steps').Place;
     /** @description Where a block stood before a move, and the version that it has after it: enough to put it back if nobody touched it since. */
     readonly Placed: {
       readonly task: string;
@@ -861,6 +907,12 @@ export interface components {
       readonly lines: readonly components['schemas']['TakeoffLine'][];
       readonly summary: components['schemas']['OrderSummary'];
       readonly findings: readonly components['schemas']['Finding'][];
+      /** @description The method that the price is for, the one that is proposed and why, and what each would come to. */
+      readonly method: components['schemas']['Method'];
+      readonly proposed: components['schemas']['Method'];
+      readonly why: string;
+      readonly methods: readonly components['schemas']['MethodLine'][];
+      readonly foundation: components['schemas']['FoundationPlan'];
     };
     /** @description A point in a drawing plane, inches. */
     readonly Pt: import('@rubbet/core/geometry').Pt;
@@ -918,6 +970,10 @@ export interface components {
       /** @description Labour on site for one unit; summaries kept from before have none. */
       readonly siteMinutes?: number;
       readonly coats: number;
+      /** @description How it is made, trips and days on site; summaries kept from before have none. */
+      readonly method?: components['schemas']['Method'];
+      readonly trips?: number;
+      readonly siteDays?: number;
       readonly size: readonly number[];
       readonly stops: number;
       readonly warnings: number;
@@ -1022,6 +1078,8 @@ export interface components {
       readonly bound: number;
       readonly proved: boolean;
     };
+    /** @description One place at which a unit is carried: inches, heights over the level that the unit is drawn from. */
+    readonly Support: import('@rubbet/core/site').Support;
     /** @description A survey of one site. `lift` is how far the highest pad shall stand above its ground, `gate` the narrowest way in where it was measured; inches. */
     readonly Survey: import('@rubbet/core/site').Survey;
     /** @description One line of what to buy. */
@@ -1137,8 +1195,15 @@ export interface components {
         readonly high: number;
         readonly weight: number;
       } | null;
-      readonly pads: components['schemas']['PadPlan'] | null;
+      /** @description What carries it, and what it rests on: `[minX, minY, maxX, maxY]`. */
+      readonly ground: {
+        readonly foundation: components['schemas']['FoundationPlan'];
+        readonly base: readonly number[];
+      } | null;
       readonly items: readonly components['schemas']['VisitItem'][];
+      /** @description What happens on the day, and what helps to start. */
+      readonly day: readonly string[];
+      readonly start: readonly string[];
     };
     /** @description One thing that a customer prepares, with what it means for this order. */
     readonly VisitItem: {

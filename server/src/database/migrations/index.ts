@@ -3,6 +3,7 @@ import * as foundation from './001-foundation.ts';
 import * as modelRanges from './002-model-ranges.ts';
 import * as orderLife from './003-order-life.ts';
 import * as ownBusiness from './004-own-business.ts';
+import * as methods from './005-methods.ts';
 
 /** Every migration by name, oldest first. */
 export const migrations: Readonly<Record<string, Knex.Migration>> = {
@@ -10,6 +11,7 @@ export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '002-model-ranges': modelRanges,
   '003-order-life': orderLife,
   '004-own-business': ownBusiness,
+  '005-methods': methods,
 };
 
 /** Name of the newest migration that this version knows. */

@@ -1,9 +1,9 @@
 import { Box } from '@chakra-ui/react';
 import { useMemo } from 'react';
 import { passGate } from '@rubbet/core/check';
-import { drawPads } from '@rubbet/core/draw';
-import { measureSiteRamp, planPads } from '@rubbet/core/site';
-import type { PadReading, Survey } from '@rubbet/core/site';
+import { drawFoundation, drawPads } from '@rubbet/core/draw';
+import { measureSiteRamp, planFoundation, planPads } from '@rubbet/core/site';
+import type { FoundationPlan, PadReading, Survey } from '@rubbet/core/site';
 import { buildSpec } from '@rubbet/core/model';
 import { isSame } from '../../data/drafts.ts';
 import { useRules } from '../../data/hooks.ts';
@@ -14,12 +14,16 @@ import { DraftBar } from '../../parts/DraftBar.tsx';
 import { Field, Input } from '../../parts/Fields.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { Figure, Heading, Len, Soft, Title } from '../../parts/Text.tsx';
+import { FoundationList, PadList } from './FoundationList.tsx';
 import { compareGrounds, CORNERS, isSameGround, keptRod, readGate, readRod, typedGround } from './ground.ts';
 import type { TypedGround } from './ground.ts';
 import { useStation } from './OrderPage.tsx';
 import { useShow } from '../../data/useShow.tsx';
 
-/** Ground station: four rod readings to pad heights. */
+/** How many of an item a foundation takes. */
+const count = (plan: FoundationPlan, item: string): number => plan.buy.find((l) => l.item === item)?.count ?? 0;
+
+/** Ground station: four rod readings to what the unit stands on. */
 export const GroundStation = () => {
   const show = useShow();
   const { order, keep } = useStation();
@@ -59,6 +63,7 @@ export const GroundStation = () => {
       }
     : undefined;
   const plan = survey ? planPads(survey, rules.pads) : undefined;
+  const foundation = build ? planFoundation(build, survey, rules.pads) : undefined;
   const ramp = build?.facts.ramp;
   const rampDrop = plan ? plan.fall : 0;
   const save = async (): Promise<void> => {
@@ -167,51 +172,24 @@ export const GroundStation = () => {
                   </>
                 }
               />
-              <Figure label="To bring" value={`${plan.blocks} blocks, ${plan.pavers} pavers`}>
-                and shims, level, a bar
+              <Figure
+                label="To bring"
+                value={
+                  foundation
+                    ? `${count(foundation, 'block-8')} blocks, ${count(foundation, 'paver')} pavers`
+                    : `${plan.blocks} blocks, ${plan.pavers} pavers`
+                }
+              >
+                {foundation ? `${show.weight(foundation.weight)} with shims and stone` : 'and shims, level, a bar'}
               </Figure>
             </Box>
             <Box className="dots" bg="sheet" border="1px solid" borderColor="rule" height="330px" p={2}>
-              <DrawingView drawing={drawPads(plan)} label="Pads in plan" />
+              <DrawingView
+                drawing={foundation && build ? drawFoundation(foundation, build.facts.base) : drawPads(plan)}
+                label="What it stands on, in plan"
+              />
             </Box>
-            <table style={{ marginTop: 14 }}>
-              <thead>
-                <tr>
-                  <th>Pad</th>
-                  <th className="num">Ground lower by</th>
-                  <th className="num">Height</th>
-                  <th>Stack</th>
-                </tr>
-              </thead>
-              <tbody>
-                {plan.pads.map((p) => (
-                  <tr key={p.id} data-pad={p.id}>
-                    <td>{p.name}</td>
-                    <td className="num">
-                      <Len inches={p.drop} />
-                    </td>
-                    <td className="num cond" data-height={p.height}>
-                      <Len inches={p.height} />
-                    </td>
-                    <td>
-                      {[
-                        p.blocks ? `${p.blocks} ${p.blocks === 1 ? 'course' : 'courses'} of block` : '',
-                        p.pavers ? `${p.pavers} ${p.pavers === 1 ? 'paver' : 'pavers'}` : '',
-                        p.shims ? `${show.length(p.shims)} of shims` : '',
-                        p.dig ? `let in ${show.length(p.dig)}` : '',
-                      ]
-                        .filter(Boolean)
-                        .join(', ') || 'on the ground'}
-                    </td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
-            {plan.warnings.map((w) => (
-              <Box key={w} mt={3} bg="amberwash" borderLeft="4px solid" borderColor="amber" px={3} py={2}>
-                {show.text(w)}
-              </Box>
-            ))}
+            {foundation ? <FoundationList plan={foundation} /> : <PadList plan={plan} />}
             {ramp && (
               <Box mt={4}>
                 <Heading>The ramp is cut here</Heading>

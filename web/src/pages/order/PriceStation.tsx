@@ -11,6 +11,7 @@ import { Button } from '../../parts/Button.tsx';
 import { Empty, Loading } from '../../parts/Loading.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { Figure, Heading, Soft, Title } from '../../parts/Text.tsx';
+import { MethodTable } from './MethodTable.tsx';
 import { useStation } from './OrderPage.tsx';
 import { useShow } from '../../data/useShow.tsx';
 
@@ -21,6 +22,17 @@ const KINDS = [
   ['roofing', 'Roofing'],
   ['hardware', 'Fasteners and fittings'],
 ] as const;
+
+/** What is done on site, from how it is made. */
+const siteWords = (data: PriceSheet): string => {
+  const chosen = data.methods.find((m) => m.method === data.method);
+  if (!chosen) return '';
+  return `${printMinutes(chosen.site)}${chosen.siteDays > 1 ? ` over ${chosen.siteDays} days` : ''}`;
+};
+const deliveryWords = (data: PriceSheet, way: string): string => {
+  const trips = data.methods.find((m) => m.method === data.method)?.trips ?? 1;
+  return trips > 1 ? `${trips} trips of ${way}` : way;
+};
 
 /** Price station: what it costs, what it is sold for, what to buy; accepting freezes the revision. */
 export const PriceStation = () => {
@@ -59,8 +71,9 @@ export const PriceStation = () => {
     ['Materials', price.materials, `${data.summary.sticks} sticks, ${data.summary.sheets} sheets each`],
     ['Spoiled', price.spoil, 'what is cut wrong or warped'],
     ['Bench labour', price.labour, printMinutes(data.summary.benchMinutes * order.quantity)],
-    ['On site', price.site, 'setting, levelling, showing'],
-    ['Delivery', price.delivery, show.distance(order.customer.miles)],
+    ['On site', price.site, siteWords(data)],
+    ['Delivery', price.delivery, deliveryWords(data, show.distance(order.customer.miles))],
+    ...(price.nights ? ([['Nights away', price.nights, 'beds for the crew']] as const) : []),
   ];
   return (
     <Box p={6} display="grid" gridTemplateColumns={{ base: '1fr', lg: '400px 1fr' }} gap={10} pb={16}>
@@ -107,6 +120,7 @@ export const PriceStation = () => {
             </tr>
           </tbody>
         </table>
+        <MethodTable data={data} />
         <Box mt={5}>
           {order.accepted ? (
             <Box bg="mosswash" borderLeft="4px solid" borderColor="moss" px={3} py={2}>
@@ -134,6 +148,13 @@ export const PriceStation = () => {
       </Box>
       <Box minW={0}>
         <Title mb={2}>What to buy for one</Title>
+        {data.foundation.buy.length > 0 && (
+          <Box mb={4}>
+            <Heading>Under it</Heading>
+            {data.foundation.buy.map((l) => `${l.count} × ${show.text(l.name)}`).join(', ')}:{' '}
+            {show.money(data.foundation.cost)}
+          </Box>
+        )}
         {KINDS.map(([kind, name]) => {
           const mine = data.lines.filter((l) => l.kind === kind);
           if (mine.length === 0) return null;

@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
 import useSWR from 'swr';
-import { drawBuild, drawPads } from '@rubbet/core/draw';
+import { drawBuild, drawFoundation } from '@rubbet/core/draw';
 import { buildSpec } from '@rubbet/core/model';
 import { api } from '../../data/api.ts';
 import type { ApiError } from '../../data/api.ts';
@@ -144,38 +144,31 @@ const Page = ({
           </label>
         </Box>
       ))}
-      {data.pads && (
+      {data.ground && (
         <Box mt={6}>
-          <Heading mb={1}>Your ground</Heading>
+          <Heading mb={1}>What it stands on</Heading>
           <Box height="260px" border="1px solid" borderColor="rule" className="dots">
-            <DrawingView drawing={drawPads(data.pads)} pixels={560} label="Pads for the corners" />
+            <DrawingView
+              drawing={drawFoundation(data.ground.foundation, data.ground.base as [number, number, number, number])}
+              pixels={560}
+              label="What it stands on, from above"
+            />
           </Box>
         </Box>
       )}
       <Heading mt={6} mb={1}>
         That day
       </Heading>
-      {[
-        'We call when we leave.',
-        'We walk the way in with you before anything is unloaded.',
-        'Pads are set, level both ways, then the unit.',
-        'Doors swing, latches close; we show you each, and the release from inside.',
-      ].map((t, i) => (
+      {data.day.map((t, i) => (
         <Box key={t} display="grid" gridTemplateColumns="26px 1fr" py="3px">
           <span className="cond">{i + 1}</span>
-          {t}
+          <WithFractions text={t} />
         </Box>
       ))}
       <Heading mt={6} mb={1}>
         How to start
       </Heading>
-      {[
-        'Move birds at night, straight on to the roost; keep them in for some days.',
-        'Feed in the middle of the run, dry. Scraps only what is eaten the same day.',
-        'Never hang a heat lamp where it can fall: fire.',
-        'If it smells, there are too many birds or the litter is spent.',
-        'Check level and latches after the first month and after every winter.',
-      ].map((t) => (
+      {data.start.map((t) => (
         <Box key={t} py="3px">
           {t}
         </Box>

@@ -12,7 +12,7 @@ import type { Finding } from '@rubbet/core/check';
 import { isSame } from '../../../data/drafts.ts';
 import { useMe, useRules } from '../../../data/hooks.ts';
 import { useKept } from '../../../data/useKept.ts';
-import type { Model } from '../../../data/types.ts';
+import type { FleetData, Model } from '../../../data/types.ts';
 import { useComputation } from '../../../workers/useComputation.ts';
 import { QuietButton } from '../../../parts/Button.tsx';
 import { Difference } from '../../../parts/Difference.tsx';
@@ -94,15 +94,18 @@ const Configure = ({ first }: { readonly first: Spec }) => {
   const [pinned, setPinned] = useState<number>();
   const [busy, setBusy] = useState(false);
   const family = findFamily(spec.family);
+  const { data: fleet } = useSWR<FleetData>('/fleet');
   const input = useMemo(
     () => ({
       spec,
       ...(order.flock ? { flock: order.flock } : {}),
       miles: order.customer.miles,
       quantity: order.quantity,
-      ...(order.survey ? { site: siteOf(order.survey.survey, order.survey.pads) } : {}),
+      ...(order.survey ? { site: siteOf(order.survey.survey, order.survey.pads), survey: order.survey.survey } : {}),
+      ...(order.method ? { method: order.method } : {}),
+      ...(fleet && fleet.trailers.some((t) => t.active) ? { trailers: fleet.trailers.filter((t) => t.active) } : {}),
     }),
-    [spec, order.flock, order.customer.miles, order.quantity, order.survey],
+    [spec, order.flock, order.customer.miles, order.quantity, order.survey, order.method, fleet],
   );
   const { computed, fault, pending } = useComputation(input, rules);
   const build = useDeferredValue(computed?.build);

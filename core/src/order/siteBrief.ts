@@ -1,0 +1,112 @@
+import { findTravels } from '../haul/index.ts';
+import type { ConcretePlan, FoundationKind, FoundationPlan } from '../site/index.ts';
+import type { Method } from '../steps/index.ts';
+import { measurePartsMass } from '../unit/index.ts';
+import type { Build } from '../unit/index.ts';
+import type { Proposal } from './proposeMethods.ts';
+
+/** What the customer of a unit must know of its coming, taken from the unit and the way in which it is made. Inches, pounds, minutes. */
+export interface SiteBrief {
+  readonly method: Method;
+  readonly movable: boolean;
+  readonly indoors: boolean;
+  /** What is carried in: its narrower side and its height as it is carried, and what it is. */
+  readonly carried: {
+    readonly what: 'unit' | 'panel' | 'bundle';
+    readonly name: string;
+    readonly across: number;
+    readonly high: number;
+    readonly long: number;
+    readonly weight: number;
+  };
+  readonly panels: number;
+  readonly days: number;
+  readonly people: number;
+  readonly trips: number;
+  readonly siteMinutes: number;
+  /** The customer's own work on a kit, and the helpers that its heaviest panel takes. */
+  readonly own?: { readonly minutes: number; readonly helpers: number };
+  readonly foundation: {
+    readonly kind: FoundationKind;
+    readonly pads: number;
+    readonly blocks: number;
+    readonly pavers: number;
+    /** Cubic yards of stone under skids. */
+    readonly stone: number;
+    readonly concrete: readonly ConcretePlan[];
+  };
+  /** Floor that litter lies on, square feet; none where birds stand on grass. */
+  readonly floor: number;
+  /** The ground that it covers, with what reaches beyond, for the turf that comes off. */
+  readonly footprint: readonly [number, number];
+  /** What it rests on: `[minX, minY, maxX, maxY]`. */
+  readonly base: readonly [number, number, number, number];
+  readonly painted: boolean;
+}
+
+const CREW = 2;
+
+/** The brief of a unit made by a method. */
+export const briefSite = (
+  build: Build,
+  chosen: Pick<Proposal, 'method' | 'siteDays' | 'trips' | 'site' | 'customer' | 'steps'>,
+  foundation: FoundationPlan,
+  lift: number,
+): SiteBrief => {
+  const { facts } = build;
+  const there = new Set(
+    chosen.steps.flatMap((s) =>
+      s.place === 'site' && s.verb === 'frame' && s.assembly !== undefined ? [s.assembly] : [],
+    ),
+  );
+  const travels = findTravels(build, chosen.method, chosen.method === 'panels' ? there : undefined);
+  // A panel goes on edge: its lesser side is its width, its middle one how high it is carried.
+  const widest = [...travels].sort(
+    (a, b) =>
+      Number(b.kind === 'unit') - Number(a.kind === 'unit') ||
+      Number(b.kind === 'panel') - Number(a.kind === 'panel') ||
+      b.size[1] - a.size[1],
+  )[0];
+  const kindOf = widest?.kind ?? 'bundle';
+  const floors = build.parts.filter((p) => p.role === 'floor' && p.assembly !== 'ceiling');
+  const soles = foundation.concrete.filter((c) => c.kind === 'slab');
+  const heaviest = Math.max(0, ...travels.filter((t) => t.kind === 'panel').map((t) => t.weight));
+  const [x0, y0, x1, y1] = facts.base;
+  return {
+    method: chosen.method,
+    movable: facts.movable,
+    indoors: facts.indoors === true,
+    carried: {
+      what: kindOf,
+      name: widest?.name ?? 'bundles',
+      across: kindOf === 'unit' ? (widest?.across ?? 0) : (widest?.size[2] ?? 0),
+      high: kindOf === 'unit' ? (widest?.size[2] ?? 0) : (widest?.size[1] ?? 0),
+      long: widest?.size[0] ?? 0,
+      weight: widest?.weight ?? measurePartsMass(build.parts).weight,
+    },
+    panels: travels.filter((t) => t.kind === 'panel').length,
+    days: chosen.siteDays,
+    people: CREW,
+    trips: chosen.trips,
+    siteMinutes: chosen.site,
+    ...(chosen.method === 'kit'
+      ? { own: { minutes: chosen.customer, helpers: Math.max(1, Math.ceil(heaviest / lift)) } }
+      : {}),
+    foundation: {
+      kind: foundation.kind,
+      pads: foundation.supports.length,
+      blocks: foundation.supports.reduce((n, s) => n + s.blocks, 0),
+      pavers: foundation.supports.reduce((n, s) => n + s.pavers, 0),
+      stone: build.joints.reduce(
+        (n, j) => n + j.hardware.reduce((m, h) => m + (h.item === 'stone' ? h.count : 0), 0),
+        0,
+      ),
+      concrete: foundation.concrete,
+    },
+    floor:
+      (floors.reduce((n, p) => n + p.length * p.width, 0) + soles.reduce((n, c) => n + c.length * c.width, 0)) / 144,
+    footprint: [x1 - x0, y1 - y0],
+    base: facts.base,
+    painted: build.parts.some((p) => p.role === 'siding'),
+  };
+};
