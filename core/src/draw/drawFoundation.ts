@@ -20,7 +20,7 @@ const box = (x0: number, y0: number, x1: number, y1: number): Pt[] => [
 export const drawFoundation = (plan: FoundationPlan, base: Build['facts']['base']): Drawing => {
   const [x0, y0, x1, y1] = base;
   const span = Math.max(x1 - x0, y1 - y0, 48);
-  const size = Math.max(3.2, span / 34);
+  const size = Math.max(3.2, span / (plan.supports.length <= FEW ? 22 : 30));
   const items: DrawItem[] = [
     { kind: 'area', rings: [box(x0, y0, x1, y1)], fill: 'none', stroke: 'soft', dashed: true },
   ];

@@ -1,4 +1,5 @@
 export * from './planLoad.ts';
 export * from './tripWindow.ts';
 export * from './findTravels.ts';
+export * from './planTrips.ts';
 export * from './trailers.ts';

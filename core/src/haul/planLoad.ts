@@ -1,6 +1,11 @@
-import { ROAD_LIMITS } from '../structure/index.ts';
-import { measureTravelling, measureMass } from '../unit/index.ts';
+import type { FoundationPlan } from '../site/index.ts';
+import type { Method } from '../steps/index.ts';
+import { ROAD_LIMITS, USUAL_BED } from '../structure/index.ts';
+import { isPadBlock, weighPart } from '../unit/index.ts';
 import type { Build } from '../unit/index.ts';
+import { findTravels } from './findTravels.ts';
+import type { Travels } from './findTravels.ts';
+import { planTrips } from './planTrips.ts';
 
 /** A trailer: bed in inches, what it may carry in pounds. */
 export interface Trailer {
@@ -37,18 +42,33 @@ export const judgeTow = (vehicle: Vehicle, trailer: Trailer, load: Pick<Load, 'w
   ];
 };
 
-/** How a unit sits on a trailer. */
+/** How an order goes on a trailer. */
 export interface Load {
+  /** All that is brought: units, and what their foundations take. */
   readonly weight: number;
+  /** What rides at once, where it takes several trips. */
+  readonly each: number;
+  readonly trips: number;
+  /** The largest thing of it: longest, across, high; inches. */
   readonly size: readonly [number, number, number];
   readonly whole: boolean;
-  readonly overWidth: number;
-  readonly overHeight: number;
   readonly tongue: readonly [number, number];
   /** Inches ahead of the axle that the load's centre should stand for that tongue weight. */
   readonly ahead: number;
   readonly problems: readonly string[];
   readonly instructions: readonly string[];
+  /** Everything that is counted on to the trailer, in the order in which it goes up: what is wanted first is loaded last. */
+  readonly pack: readonly string[];
+}
+
+/** What of an order is loaded. */
+export interface LoadWay {
+  readonly quantity?: number;
+  readonly method?: Method;
+  /** Assemblies that are framed on site although the rest comes as panels. */
+  readonly there?: ReadonlySet<string>;
+  readonly foundation?: FoundationPlan;
+  readonly limits?: { readonly width: number; readonly overBed: number };
 }
 
 /** Share of trailer and load that the tongue carries: the middle of 10 to 15 %. */
@@ -56,59 +76,62 @@ const TONGUE = 0.125;
 /** Length of a drawbar before the bed, inches; common practice, no source. */
 const DRAWBAR = 48;
 
+/** Block of a curb, which rides with the rest; what lies under a floor is the foundation's. */
+export const weighCurb = (build: Build): number =>
+  build.parts.reduce((n, p) => n + (p.role === 'block' && !isPadBlock(p) ? weighPart(p) : 0), 0);
+
+const packLine = (t: Travels, quantity: number): string =>
+  `${quantity > 1 ? `${quantity} × ` : ''}${t.name}: ${t.size.map((n) => `${round(n)}″`).join(' × ')}, ${round(t.weight)} lb`;
+
 /**
- * Weighs and measures a load against a trailer and the road. Tongue weight 10 to 15 % of trailer and load (common practice
- * of makers, from memory).
+ * Weighs and measures an order against a trailer and the road, by the method that it is made by. Tongue weight 10 to 15 % of trailer and
+ * load (common practice of makers, from memory).
  */
-export const planLoad = (
-  build: Build,
-  trailer: Trailer,
-  quantity = 1,
-  limits: { readonly width: number; readonly height: number } = ROAD_LIMITS,
-): Load => {
-  const weight = measureMass(build).weight * quantity;
-  const { size } = measureTravelling(build.parts);
-  const long = Math.max(size[0], size[1]);
-  const wide = Math.min(size[0], size[1]);
-  const stacked = build.facts.movable ? Math.floor((limits.height - trailer.bedHeight) / size[2]) : 1;
-  const overWidth = Math.max(0, wide - limits.width);
-  const overHeight = Math.max(0, trailer.bedHeight + size[2] - limits.height);
-  const fits = wide <= trailer.bedWidth && long <= trailer.bedLength;
-  const whole = fits && overWidth === 0 && overHeight === 0;
-  const problems: string[] = [];
-  if (weight > trailer.carries)
-    problems.push(`${round(weight)} lb is more than the ${trailer.name} carries (${trailer.carries} lb).`);
-  if (!fits)
-    problems.push(
-      `${round(long)} × ${round(wide)}″ does not stand whole on a bed of ${trailer.bedLength} × ${trailer.bedWidth}″: take it as panels.`,
-    );
-  if (overHeight > 0)
-    problems.push(`It stands ${round(overHeight)}″ over the road limit of ${limits.height}″: take the roof as a set.`);
-  if (quantity > stacked * Math.max(1, Math.floor(trailer.bedLength / long)))
-    problems.push(
-      `${quantity} units do not go in one trip: ${stacked} high, ${Math.max(1, Math.floor(trailer.bedLength / long))} along the bed.`,
-    );
-  const total = weight + trailer.weight;
+export const planLoad = (build: Build, trailer: Trailer, way: LoadWay = {}): Load => {
+  const { quantity = 1, method = 'whole', foundation } = way;
+  const limits = way.limits ?? { width: ROAD_LIMITS.width, overBed: ROAD_LIMITS.height - USUAL_BED };
+  const travels = findTravels(build, method, way.there);
+  const plan = planTrips(
+    travels,
+    trailer,
+    limits,
+    quantity,
+    (foundation?.weight ?? 0) * quantity + weighCurb(build) * quantity,
+  );
+  const whole = travels.some((t) => t.kind === 'unit') && plan.problems.length === 0;
+  const each = plan.weight / plan.trips;
+  const largest = [...travels].sort(
+    (a, b) => Number(b.kind === 'unit') - Number(a.kind === 'unit') || b.size[0] * b.size[1] - a.size[0] * a.size[1],
+  )[0];
+  const total = each + trailer.weight;
   const tongue = [round(total * 0.1), round(total * 0.15)] as const;
   // Moments about the axle: an empty trailer is taken to have its share on the tongue already, so the load adds its own.
   const ahead = TONGUE * (trailer.bedLength / 2 + DRAWBAR);
+  const wide = largest?.kind === 'unit' && largest.size[1] > trailer.bedWidth;
   return {
-    weight,
-    size: [long, wide, size[2]],
+    weight: plan.weight,
+    each,
+    trips: plan.trips,
+    size: largest?.size ?? [0, 0, 0],
     whole,
-    overWidth,
-    overHeight,
     tongue,
     ahead,
-    problems,
+    problems: plan.problems.map((p) => `${p[0]?.toUpperCase() ?? ''}${p.slice(1)}.`),
     instructions: [
-      whole
+      ...(plan.trips > 1 ? [`${plan.trips} trips of about ${round(each)} lb.`] : []),
+      largest?.kind === 'unit'
         ? trailer.tilt
           ? 'Tilt the bed, winch it up on planks, chock, level the bed.'
           : 'Two on each side, roll it up the ramps on planks.'
-        : 'Flat panels first, posts and roof set on top, fittings boxed.',
+        : 'Flat panels first, heavy ones low between the axles; what goes up first is loaded last.',
+      ...(wide ? ['It stands out over the bed on both sides: its runners on planks, flags at its corners.'] : []),
       `Centre of the load ${round(ahead)}″ ahead of the axle: ${tongue[0]} to ${tongue[1]} lb on the tongue.`,
       'Four straps over solid framing; check them after the first 10 miles.',
+    ],
+    pack: [
+      ...travels.map((t) => packLine(t, quantity)),
+      ...(foundation?.buy ?? []).filter((l) => l.brought).map((l) => `${l.count * quantity} × ${l.name}`),
+      ...(method === 'kit' ? ['bags of fasteners, leaflet, bits'] : ['shims, spare 6 in screws, level, tarps, straps']),
     ],
   };
 };

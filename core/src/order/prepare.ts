@@ -78,7 +78,7 @@ const way = (b: SiteBrief, site: PrepareSite): string => {
     what === 'unit'
       ? `The unit is ${inches(across)} wide and ${inches(high)} high as it comes`
       : what === 'panel'
-        ? `It comes as panels, carried in on edge: the largest is ${inches(long)} long and ${inches(high)} high`
+        ? `It comes as panels, carried in on edge: up to ${inches(long)} long and ${inches(high)} high`
         : `It comes as sticks and sheets up to ${inches(long)} long`;
   if (what !== 'unit') return `${size}. Keep the way clear, 36″ wide, with room to turn ${inches(long)}.`;
   if (site.gate !== undefined)

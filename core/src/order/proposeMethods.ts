@@ -1,4 +1,4 @@
-import { findTravels, OUT_BEHIND, planTrips, USUAL_TRAILER } from '../haul/index.ts';
+import { findTravels, OUT_BEHIND, planTrips, USUAL_TRAILER, weighCurb } from '../haul/index.ts';
 import type { Trailer, Travels } from '../haul/index.ts';
 import { priceOrder } from '../price/index.ts';
 import type { Price } from '../price/index.ts';
@@ -6,7 +6,6 @@ import type { FoundationPlan } from '../site/index.ts';
 import { driveMinutes, measureLabour, METHODS, planOperations, planSteps } from '../steps/index.ts';
 import type { Method, Operation, Step } from '../steps/index.ts';
 import type { Takeoff } from '../takeoff/index.ts';
-import { isPadBlock, weighPart } from '../unit/index.ts';
 import type { Build } from '../unit/index.ts';
 import type { BusinessRules } from './businessRules.ts';
 import type { MethodRules } from './methodRules.ts';
@@ -139,10 +138,6 @@ const speaksFor = (
   }
 };
 
-/** Block of a curb, which rides with the rest. */
-const curbWeight = (build: Build): number =>
-  build.parts.reduce((n, p) => n + (p.role === 'block' && !isPadBlock(p) ? weighPart(p) : 0), 0);
-
 interface Judged {
   readonly method: Method;
   readonly travels: readonly Travels[];
@@ -163,7 +158,7 @@ const judge = (
 ): Judged => {
   const limits = { width: rules.check.loadWidth, overBed: rules.check.loadHeight };
   const fleet = site.trailers && site.trailers.length > 0 ? site.trailers : [USUAL_TRAILER];
-  const brought = foundation.weight + curbWeight(build);
+  const brought = (foundation.weight + weighCurb(build)) * (site.quantity ?? 1);
   const all = findTravels(build, method);
   const [best] = fleet
     .map((trailer) => {

@@ -95,7 +95,7 @@ describe('everything that is said, read out in millimetres', () => {
       build.assemblies.map((a) => [a.name, a.joins?.how, a.tapes.map((t) => t.title)]),
       build.parts.map((p) => [p.name, p.notches]),
       takeoff.lines.map((l) => l.name),
-      planLoad(build, trailer, 3),
+      planLoad(build, trailer, { quantity: 3 }),
       adviseMoving(flock, 15),
     ]);
     expect(said.length).toBeGreaterThan(60);

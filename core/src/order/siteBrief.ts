@@ -81,7 +81,8 @@ export const briefSite = (
       name: widest?.name ?? 'bundles',
       across: kindOf === 'unit' ? (widest?.across ?? 0) : (widest?.size[2] ?? 0),
       high: kindOf === 'unit' ? (widest?.size[2] ?? 0) : (widest?.size[1] ?? 0),
-      long: widest?.size[0] ?? 0,
+      // The longest of them says how much room it takes to turn.
+      long: Math.max(0, ...travels.filter((t) => t.kind === kindOf).map((t) => t.size[0])),
       weight: widest?.weight ?? measurePartsMass(build.parts).weight,
     },
     panels: travels.filter((t) => t.kind === 'panel').length,

@@ -39,5 +39,5 @@ export const drawnGround = (build: Build): Ground => {
   if (!bays) return () => 0;
   const starts = base[0] + bays.count * bays.length;
   const fall = (bays.drop * (bays.count - 1) + bays.fill) / (bays.count * bays.length);
-  return (x) => -fall * Math.max(0, starts - x);
+  return (x) => (x >= starts ? 0 : -fall * (starts - x));
 };

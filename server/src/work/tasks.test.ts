@@ -25,7 +25,8 @@ describe('the plan of a work order as its rows have it', () => {
     const { steps } = plan({ threshold: 0 });
     const saw = steps.find((s) => s.step_id === 'front-wall/saw-out');
     expect(JSON.parse(saw?.needs ?? '[]')).toContain('front-wall/stand');
-    expect(saw?.station).toBe('bay');
+    // A walk-in is joined on site: there its wall stands.
+    expect(saw?.station).toBe('site');
     expect(plan({ threshold: 8 }).steps.some((s) => s.step_id.endsWith('/saw-out'))).toBe(false);
   });
   it('gives the bench the shape of what is left of it all the same', () => {

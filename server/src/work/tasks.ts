@@ -43,7 +43,9 @@ const compute = ({ input, rules }: ToCompute): OrderComputation =>
   remember(() => computeOrder(input, rules), JSON.stringify([input, rules]), computations);
 const readPlan = (text: string): WorkPlan =>
   remember(() => readWorkPlan(JSON.parse(text)), createHash('sha1').update(text).digest('hex'), plans);
-const madeFrom = (source: Source): Pick<WorkPlan, 'build' | 'steps' | 'takeoff' | 'summary' | 'operations'> =>
+const madeFrom = (
+  source: Source,
+): Pick<WorkPlan, 'build' | 'steps' | 'takeoff' | 'summary' | 'operations' | 'method' | 'foundation' | 'brief'> =>
   'plan' in source ? readPlan(source.plan) : compute(source);
 
 /** Whose paper it is, as it travels to another thread. */
@@ -123,9 +125,16 @@ export const TASKS = {
     readonly vehicles: readonly Vehicle[];
     readonly quantity: number;
   }): LoadOn[] => {
-    const { build } = madeFrom(source);
+    const { build, steps, method, foundation } = madeFrom(source);
+    // What is framed on site although the rest comes as panels.
+    const there = new Set(
+      method === 'panels'
+        ? steps.flatMap((s) => (s.place === 'site' && s.id === `${s.assembly ?? ''}/frame` ? [s.assembly ?? ''] : []))
+        : [],
+    );
+    const way = { quantity, method, there, ...(foundation ? { foundation } : {}) };
     return trailers.map((trailer) => {
-      const load = planLoad(build, trailer, quantity);
+      const load = planLoad(build, trailer, way);
       return {
         trailer,
         load,

@@ -651,7 +651,7 @@ export interface components {
      * @enum {string}
      */
     readonly LengthStyle: import('@rubbet/core/measure').LengthStyle;
-    /** @description How a unit sits on a trailer. */
+    /** @description How an order goes on a trailer. */
     readonly Load: import('@rubbet/core/haul').Load;
     /** @description An order's load on one trailer. */
     readonly LoadOn: {

@@ -6,7 +6,7 @@ import type { Method } from '@rubbet/core/steps';
 import type { PriceSheet } from '../../data/types.ts';
 import { useShow } from '../../data/useShow.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
-import { Heading, Soft } from '../../parts/Text.tsx';
+import { Soft, Title } from '../../parts/Text.tsx';
 import { useStation } from './OrderPage.tsx';
 
 /** How methods are called. */
@@ -37,8 +37,8 @@ export const MethodTable = ({ data }: { readonly data: PriceSheet }) => {
   };
   const chosen = data.methods.find((m) => m.method === data.method);
   return (
-    <Box mt={6}>
-      <Heading mb={1}>How it is made and brought</Heading>
+    <Box>
+      <Title mb={2}>How it is made and brought</Title>
       <Box mb={2}>
         {data.method === data.proposed
           ? show.text(data.why)
@@ -66,7 +66,9 @@ export const MethodTable = ({ data }: { readonly data: PriceSheet }) => {
                     disabled={busy || refused !== undefined || !m.possible}
                     onChange={() => void choose(m.method)}
                   />
-                  <span className={m.method === data.method ? 'cond' : ''}>{METHOD_NAMES[m.method]}</span>
+                  <span className={m.method === data.method ? 'cond' : ''} style={{ whiteSpace: 'nowrap' }}>
+                    {METHOD_NAMES[m.method]}
+                  </span>
                 </label>
               </td>
               {m.possible ? (

@@ -120,7 +120,6 @@ export const PriceStation = () => {
             </tr>
           </tbody>
         </table>
-        <MethodTable data={data} />
         <Box mt={5}>
           {order.accepted ? (
             <Box bg="mosswash" borderLeft="4px solid" borderColor="moss" px={3} py={2}>
@@ -147,7 +146,10 @@ export const PriceStation = () => {
         </Box>
       </Box>
       <Box minW={0}>
-        <Title mb={2}>What to buy for one</Title>
+        <MethodTable data={data} />
+        <Title mt={8} mb={2}>
+          What to buy for one
+        </Title>
         {data.foundation.buy.length > 0 && (
           <Box mb={4}>
             <Heading>Under it</Heading>

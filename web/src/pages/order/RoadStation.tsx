@@ -130,6 +130,11 @@ export const RoadStation = () => {
                   ))}
                 </ul>
               </Box>
+              {load.trips > 1 && (
+                <Box mt={1} className="cond">
+                  {load.trips} trips
+                </Box>
+              )}
               {vehicles.map((v) =>
                 v.problems.length === 0 ? (
                   <Box key={v.id} color="moss" mt={1}>
@@ -145,6 +150,20 @@ export const RoadStation = () => {
           ))}
           {data.length === 0 && <Empty>There is no trailer yet. The office adds one under Settings, Trailers.</Empty>}
         </Box>
+        {data[0] && (
+          <Box mt={8}>
+            <Heading mb={2}>Pack list</Heading>
+            <Box asChild pl={5}>
+              <ul data-pack={data[0].load.pack.length}>
+                {data[0].load.pack.map((t) => (
+                  <Box as="li" key={t} listStyleType="disc">
+                    {show.text(t)}
+                  </Box>
+                ))}
+              </ul>
+            </Box>
+          </Box>
+        )}
         <Heading mt={8} mb={2}>
           For the customer
         </Heading>
@@ -161,7 +180,7 @@ export const RoadStation = () => {
         <Box mt={3} color="soft">
           {order.visited.length === 0
             ? 'The customer has confirmed nothing yet.'
-            : `The customer has confirmed ${order.visited.length} of 8 things.`}
+            : `The customer has confirmed ${order.visited.length} of the things on their page.`}
         </Box>
       </Box>
       <Box>

@@ -34,6 +34,7 @@ const weather = group('Snow and wind');
 const fitting = group('Doors, roosts, nests');
 const ground = group('Ground and pads');
 const road = group('Way and road');
+const method = group('How it is made and brought');
 
 export const FIELDS: readonly SettingField[] = [
   rate('price.labourPerHour', 'Bench labour', 'money', 'an hour', 'Every minute at saw, bay and paint place.'),
@@ -64,6 +65,19 @@ export const FIELDS: readonly SettingField[] = [
   labour('labour.hangDoor', 'Hanging a door', 'plain', 'min', 'Hinges, latch, and an even gap.'),
   labour('labour.coatPerSquareFoot', 'A coat, a square foot', 'plain', 'min', 'One coat of paint or stain.'),
   labour('labour.load', 'Loading and tying', 'plain', 'min', 'Getting one unit on the trailer.'),
+  labour('labour.packPerPanel', 'Packing a kit, a panel', 'plain', 'min', 'Numbering, bags and leaflet.'),
+  labour(
+    'labour.siteShare',
+    'Work on site takes',
+    'share',
+    'of the time in the shop',
+    'No bench, no saw, the weather.',
+  ),
+  labour('labour.unload', 'Unloading', 'plain', 'min', 'Off the trailer and to its place.'),
+  labour('labour.setUnit', 'Setting it', 'plain', 'min', 'On its pads, level, shimmed.'),
+  labour('labour.touchUp', 'Touching up paint', 'plain', 'min', 'What was sawn or scratched on site.'),
+  labour('labour.cleanUp', 'Cleaning up', 'plain', 'min', 'Staples and mesh ends off the grass.'),
+  labour('labour.walkThrough', 'Showing it', 'plain', 'min', 'Latches, inside release, cleaning out.'),
   labour(
     'labour.roadMilesPerHour',
     'Driving with a trailer',
@@ -136,12 +150,21 @@ export const FIELDS: readonly SettingField[] = [
   fitting('check.sheetNear', 'Tip where a sheet is saved by', 'length', '', 'So much less size saves a whole sheet.'),
 
   ground('pads.block', 'Height of a block', 'length', '', 'One course of the blocks you buy.'),
+  ground('pads.joint', 'Mortar between blocks', 'length', '', 'None where they are laid dry.'),
   ground('pads.paver', 'Height of a paver', 'length', '', 'One of the pavers you buy.'),
   ground('pads.shim', 'Shims up to', 'length', '', 'Higher gaps take a paver.'),
   ground('pads.embed', 'First course let in', 'length', '', 'So that frost and birds do not shift it.'),
   ground('pads.fillFrom', 'Fill pads from', 'plain', 'courses', 'Higher stacks get concrete and a bar.'),
   ground('check.fillMost', 'Fill under a bay, most', 'length', '', 'More washes out.'),
   ground('check.chipsFrom', 'Wide gate from a run of', 'area', '', 'Chips are brought in by barrow.'),
+
+  method('method.lift', 'One person carries', 'weight', '', 'Of a panel, to its place.'),
+  method('method.lifters', 'Lift together', 'plain', 'people', 'Heavier panels are framed on site.'),
+  method('method.hands', 'Room beside a load', 'length', '', 'For hands, in a gate.'),
+  method('method.kitMost', 'Panels of a kit, most', 'plain', 'panels', 'More are no weekend’s work.'),
+  method('method.siteDay', 'A day away', 'plain', 'min', 'Door to door, the drives in it.'),
+  method('method.nightFrom', 'Night away from a drive of', 'plain', 'min', 'One way; nearer, the crew comes home.'),
+  method('method.night', 'A night for one', 'money', '', 'Bed and board, charged with the order.'),
 
   road('check.loadWidth', 'Widest load', 'length', '', 'Without a permit; your road office knows it.'),
   road('check.loadHeight', 'Highest load over the bed', 'length', '', 'Under the bridges of your ways.'),
