@@ -230,7 +230,7 @@ const answer = (call: Call, inputs: Inputs): string => {
       const computed = computeOrder({ spec: s, miles, quantity, ...(method ? { method } : {}) });
       const { steps, operations } = computed;
       const { bench, site, road, customer } = measureLabour(steps);
-      return json({ method: computed.method, steps, operations, labour: { shop: bench, site, road, customer } });
+      return json({ method: computed.method, steps, operations, labour: { shop: bench, bench, site, road, customer } });
     }
     case 'method': {
       const site = readMethodSite(call.other === undefined ? {} : readJson({ ...call, target: call.other }, inputs));

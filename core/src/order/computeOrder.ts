@@ -58,6 +58,8 @@ export interface OrderSummary {
   readonly method?: Method;
   readonly trips?: number;
   readonly siteDays?: number;
+  /** Floor that it takes in a bay: the unit where it is raised there, else its largest panel; nothing where it is framed on site. */
+  readonly room?: readonly [number, number, number];
   readonly price: number;
   readonly marginShare: number;
   readonly size: readonly [number, number, number];
@@ -80,6 +82,14 @@ export interface OrderComputation {
   readonly brief: SiteBrief;
   readonly summary: OrderSummary;
 }
+
+/** What stands or lies in a bay while a unit is made by a method. */
+const roomOf = ({ method, travels }: Pick<Proposal, 'method' | 'travels'>): readonly [number, number, number] => {
+  const here = method === 'on-site' ? [] : travels.filter((t) => t.kind !== 'bundle');
+  const units = here.filter((t) => t.kind === 'unit');
+  const most = (k: 0 | 1 | 2): number => Math.max(0, ...(units.length > 0 ? units : here).map((t) => t.size[k]));
+  return [most(0), most(1), most(2)];
+};
 
 /** Computes an order from its spec: the one way in which server, web and command line come to the same figures. */
 export const computeOrder = (
@@ -142,6 +152,7 @@ export const computeOrder = (
       method,
       trips: chosen.trips,
       siteDays: chosen.siteDays,
+      room: roomOf(chosen),
       price: price.net,
       marginShare: price.margin / price.net,
       size: [size[0], size[1], size[2]],

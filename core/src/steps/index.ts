@@ -7,3 +7,4 @@ export * from './orderRules.ts';
 export * from './planOperations.ts';
 export * from './progress.ts';
 export * from './placeJoints.ts';
+export * from './gates.ts';

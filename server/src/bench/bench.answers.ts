@@ -22,6 +22,9 @@ export interface WorkStep {
   readonly state: 'open' | 'done';
   readonly minutes: number | null;
   readonly doneBy: string | null;
+  /** What was read at its check, inches; outside what that allows it is open, with what was noted. */
+  readonly found: readonly number[] | null;
+  readonly note: string;
   readonly version: number;
 }
 

@@ -1,6 +1,6 @@
 import { ApiPropertyOptional, ApiProperty } from '@nestjs/swagger';
-import { IsIn, IsNumber, Max, Min } from 'class-validator';
-import { Optional, Version, Whole } from '../common/inputs.ts';
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsNumber, Max, Min } from 'class-validator';
+import { Optional, Text, Version, Whole } from '../common/inputs.ts';
 
 export class PartChangeDto {
   @Version()
@@ -31,4 +31,19 @@ export class StepChangeDto {
   @Optional()
   @Whole('the minutes', 0, 6000)
   minutes?: number;
+
+  @ApiPropertyOptional({ type: [Number], description: 'What was read at its check, inches.' })
+  @Optional()
+  @IsArray({ message: 'what was found must be a list of inches' })
+  @ArrayMinSize(1)
+  @ArrayMaxSize(2)
+  @IsNumber({}, { each: true, message: 'each reading must be a number of inches' })
+  @Min(0, { each: true, message: 'a reading cannot be less than nothing' })
+  @Max(1000, { each: true, message: 'a reading must be under 1000 in' })
+  found?: number[];
+
+  @ApiPropertyOptional({ description: 'Why it is outside, and what was done.' })
+  @Optional()
+  @Text('the note', 0, 240)
+  note?: string;
 }

@@ -1,7 +1,8 @@
 import { BadRequestException, ConflictException, Inject, Injectable, NotFoundException } from '@nestjs/common';
 import { printLength } from '@rubbet/core/measure';
 import type { StickPlan } from '@rubbet/core/cut';
-import { findDoneFollower, findOpenNeed } from '@rubbet/core/steps';
+import { findDoneFollower, findOpenNeed, isRead, judgeGate, readingsOf } from '@rubbet/core/steps';
+import type { Gate, ReadGate } from '@rubbet/core/steps';
 import type { User } from '../auth/auth.answers.ts';
 import { noteDeed } from '../database/audit.ts';
 import { DB, readJson } from '../database/connect.ts';
@@ -111,7 +112,10 @@ export class Bench {
       steps: (await db('work_steps')
         .where({ work_order_id: work.id })
         .orderBy('seq')
-        .select('id', 'step_id as stepId', 'state', 'minutes', 'done_by as doneBy', 'version')) as WorkStep[],
+        .select('id', 'step_id as stepId', 'state', 'minutes', 'done_by as doneBy', 'found', 'note', 'version')
+        .then((rows) =>
+          rows.map((r) => ({ ...r, found: readJson<readonly number[] | null>(r.found as unknown) ?? null })),
+        )) as WorkStep[],
     };
   }
 
@@ -166,7 +170,7 @@ export class Bench {
       await takeForAct(trx, orderId, 'work');
       const work = await readWork(trx, orderId);
       const row = (await trx('work_steps').where({ id: stepId, work_order_id: work.id }).first()) as
-        { step_id: string; minutes: number | null } | undefined;
+        { step_id: string; minutes: number | null; gate: unknown } | undefined;
       if (!row) throw new NotFoundException({ code: 'not-found', message: 'This step is not in the work order.' });
       const rows = await readStepRows(trx, work.id);
       const { lines, states } = rows;
@@ -177,11 +181,17 @@ export class Bench {
       if (open) refuse(`First: ${open.title}.`);
       const later = body.state === 'open' ? findDoneFollower(lines, row.step_id, states) : undefined;
       if (later) refuse(`"${later.title}" is done already and needs this step: undo that one first.`);
+      const gate = row.gate === null ? undefined : readJson<Gate>(row.gate);
+      const failed = body.state === 'done' && isRead(gate) ? this.readGate(gate, body.found) : undefined;
+      if (failed) return this.rework(trx, orderId, work.id, stepId, row.step_id, body, me);
       // Minutes add up: undoing a step takes nothing away that was logged for it.
       await updateVersioned(trx, 'work_steps', stepId, body.version, {
         state: body.state,
         minutes: body.minutes === undefined ? row.minutes : (row.minutes ?? 0) + body.minutes,
         done_by: body.state === 'done' ? me.name : null,
+        ...(body.state === 'open' ? { found: null, note: '' } : {}),
+        ...(body.found === undefined ? {} : { found: JSON.stringify(body.found) }),
+        ...(body.note === undefined ? {} : { note: body.note }),
       });
       await trx('work_log').insert({
         work_order_id: work.id,
@@ -202,6 +212,52 @@ export class Bench {
       });
       return this.show(orderId, trx);
     });
+  }
+
+  /**
+   * Whether readings at a check are outside what it allows.
+   * @throws BadRequestException where they are missing: a check that is not read is not done
+   */
+  private readGate(gate: ReadGate, found: readonly number[] | undefined): boolean {
+    const wanted = readingsOf(gate);
+    if (found?.length !== wanted)
+      throw new BadRequestException({
+        code: 'not-read',
+        message: `Write down what you read first: ${gate.what}, ${printLength(gate.expected)} give or take ${printLength(gate.tolerance)}${wanted > 1 ? ', both of them' : ''}.`,
+      });
+    return !judgeGate(gate, found).within;
+  }
+
+  /** Keeps readings that are outside: the step stays open with them, and what needs it waits. */
+  private async rework(
+    trx: Db,
+    orderId: number,
+    workId: number,
+    id: number,
+    stepId: string,
+    body: StepChangeDto,
+    me: User,
+  ): Promise<WorkOrder> {
+    await updateVersioned(trx, 'work_steps', id, body.version, {
+      found: JSON.stringify(body.found),
+      ...(body.note === undefined ? {} : { note: body.note }),
+      minutes: body.minutes === undefined ? trx.raw('minutes') : trx.raw('COALESCE(minutes, 0) + ?', [body.minutes]),
+    });
+    await trx('work_log').insert({
+      work_order_id: workId,
+      entry: stepId,
+      what: 'check outside',
+      minutes: body.minutes ?? 0,
+      by: me.name,
+    });
+    await settleStation(trx, orderId);
+    await noteDeed(trx, me, {
+      action: 'check outside',
+      entity: 'step',
+      id,
+      detail: { step: stepId, found: body.found, note: body.note ?? '' },
+    });
+    return this.show(orderId, trx);
   }
 
   /** Writes what follows from the steps that are done: whether the bench is, and which blocks of the board are. */

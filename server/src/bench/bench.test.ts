@@ -1,7 +1,8 @@
 import { findItem } from '@rubbet/core/stock';
 import { readTicket } from '@rubbet/core/takeoff';
 import { readFileSync } from 'node:fs';
-import { isBenchStep } from '@rubbet/core/steps';
+import { isBenchStep, isRead, readingsOf } from '@rubbet/core/steps';
+import type { ReadGate, Step } from '@rubbet/core/steps';
 import type { WorkPlanAnswer, WorkOrder } from './bench.answers.ts';
 import { connect, migrate } from '../database/connect.ts';
 import { makeTestDatabase } from '../testing/testDatabase.ts';
@@ -151,10 +152,41 @@ describe('at the bench', () => {
     expect(body).toMatchObject({ accepted: null, workOrder: null, scheduledAt: null, revision: { number: 2 } });
     expect(await app.db('operations').where({ order_id: id })).toEqual([]);
   });
+  it('a check is read before it is done; outside what it allows it stays open with what was found, and what needs it waits', async () => {
+    const id = await app.byTitle('Clover');
+    const { steps } = await plan(id);
+    const check = steps.filter(isBenchStep).find((s) => isRead(s.gate)) as Step;
+    const gate = check.gate as ReadGate;
+    const before = steps.slice(0, steps.indexOf(check)).filter(isBenchStep);
+    for (const s of before) await tick(id, s.id, { state: 'done' });
+    const bare = await tick(id, check.id, { state: 'done' });
+    expect(bare.body).toMatchObject({ status: 400, code: 'not-read', message: expect.stringMatching(/both of them/) });
+    const one = await tick(id, check.id, { state: 'done', found: [gate.expected] });
+    expect(one.body).toMatchObject({ code: 'not-read' });
+    const wide = [gate.expected + 1, gate.expected - 0.5];
+    const { body } = await tick(id, check.id, { state: 'done', found: wide, note: 'racked', minutes: 4 });
+    const row = (b: WorkOrder) => b.steps.find((s) => s.stepId === check.id);
+    expect(row(body as WorkOrder)).toMatchObject({ state: 'open', found: wide, note: 'racked', minutes: 4 });
+    const after = steps.find((s) => s.needs.includes(check.id)) as Step;
+    expect((await tick(id, after.id, { state: 'done' })).body).toMatchObject({ code: 'out-of-order' });
+    const good = await tick(id, check.id, { state: 'done', found: [gate.expected, gate.expected + 0.0625] });
+    expect(row(good.body as WorkOrder)).toMatchObject({
+      state: 'done',
+      found: [gate.expected, gate.expected + 0.0625],
+    });
+    const log = await app.db('work_log').where({ entry: check.id }).orderBy('id').pluck('what');
+    expect(log).toEqual(['check outside', 'step done']);
+    // Undone again, it is read anew.
+    await tick(id, check.id, { state: 'open' });
+    expect(row(await show(id))).toMatchObject({ state: 'open', found: null, note: '' });
+  });
   it('the last step of the shop ends the bench and its blocks, the first undone opens them again', async () => {
     const id = await app.byTitle('Clover');
     const { steps } = await plan(id);
-    for (const s of steps.filter(isBenchStep)) expect((await tick(id, s.id, { state: 'done' })).status).toBe(200);
+    for (const s of steps.filter(isBenchStep)) {
+      const found = isRead(s.gate) ? { found: Array(readingsOf(s.gate)).fill(s.gate.expected) } : {};
+      expect((await tick(id, s.id, { state: 'done', ...found })).status).toBe(200);
+    }
     expect(await app.order(id)).toMatchObject({ station: 'road', workOrder: { doneAt: expect.any(String) } });
     const open = (await app.db('operations').where({ order_id: id, done: false }).pluck('op')) as string[];
     expect(open.sort()).toEqual(['deliver', 'load']);

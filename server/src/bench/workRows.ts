@@ -1,5 +1,5 @@
 import type { WorkPlan } from '@rubbet/core/order';
-import { findDoneOperations, isBenchDone } from '@rubbet/core/steps';
+import { findDoneOperations, isBenchDone, isRead } from '@rubbet/core/steps';
 import type { StepLine, StepStates } from '@rubbet/core/steps';
 import { readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
@@ -12,6 +12,8 @@ export interface StepColumns {
   readonly needs: string;
   readonly op: string;
   readonly station: string;
+  /** A length that must be read before it is done, as JSON. */
+  readonly gate: string | null;
 }
 
 /** Longest title that a row takes. */
@@ -26,6 +28,7 @@ export const workRowsOf = (plan: Pick<WorkPlan, 'steps' | 'operations'>): StepCo
     needs: JSON.stringify(s.needs),
     op: plan.operations.find((o) => o.steps.includes(s.id))?.key ?? '',
     station: s.station,
+    gate: isRead(s.gate) ? JSON.stringify(s.gate) : null,
   }));
 
 /** The steps of a work order as its rows have them. */
@@ -39,7 +42,10 @@ export const readStepRows = async (db: Db, workId: number): Promise<StepRows> =>
   const rows = (await db('work_steps')
     .where({ work_order_id: workId })
     .orderBy('seq')
-    .select('step_id', 'title', 'needs', 'op', 'station', 'state')) as (Omit<StepColumns, 'needs' | 'station'> & {
+    .select('step_id', 'title', 'needs', 'op', 'station', 'state')) as (Omit<
+    StepColumns,
+    'needs' | 'station' | 'gate'
+  > & {
     needs: unknown;
     station: StepLine['station'];
     state: 'open' | 'done';

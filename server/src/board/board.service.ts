@@ -145,7 +145,8 @@ export class Board {
           theirs: row.version,
         });
       await lockShared(trx, 'board');
-      await this.insert(trx, orderId, operations, order.revision?.summary.size);
+      const summary = order.revision?.summary;
+      await this.insert(trx, orderId, operations, summary?.room ?? summary?.size);
       const b = await readBoard(trx);
       const now = startOf(b.calendar, from ?? addDays(b.today, 1));
       if (now === undefined) throw new Error(`The calendar ends before ${b.today}.`);

@@ -17,7 +17,7 @@ import { findFamily, parseSpec } from '@rubbet/core/model';
 import type { Spec } from '@rubbet/core/model';
 import { BUSINESS, BUSINESS_RULES, computeOrder } from '@rubbet/core/order';
 import { addDays, weekday } from '@rubbet/core/schedule';
-import { isBenchStep } from '@rubbet/core/steps';
+import { isBenchStep, isRead, readingsOf } from '@rubbet/core/steps';
 import type { User } from '../auth/auth.answers.ts';
 import { hashPassword } from '../auth/passwords.ts';
 import { Bench } from '../bench/bench.service.ts';
@@ -192,6 +192,12 @@ const workAtBench = async (db: Db, s: Services, id: number, built: boolean): Pro
         steps.map((x) => x.id),
       )
       .update({ state: 'done', done_by: 'Tobin Askew' });
+    // Checks that are done were read, and were right.
+    for (const x of steps)
+      if (isRead(x.gate))
+        await trx('work_steps')
+          .where({ work_order_id: work.id, step_id: x.id })
+          .update({ found: json(Array<number>(readingsOf(x.gate)).fill(x.gate.expected)) });
     await s.bench.settle(trx, id);
   });
 };

@@ -287,6 +287,10 @@ export interface components {
       readonly state: 'open' | 'done';
       /** @description Minutes to be logged for it. */
       readonly minutes?: number;
+      /** @description What was read at its check, inches. */
+      readonly found?: readonly number[];
+      /** @description Why it is outside, and what was done. */
+      readonly note?: string;
     };
     readonly MoveDto: {
       readonly task: string;
@@ -974,6 +978,8 @@ export interface components {
       readonly method?: components['schemas']['Method'];
       readonly trips?: number;
       readonly siteDays?: number;
+      /** @description Floor that it takes in a bay: the unit where it is raised there, else its largest panel; nothing where it is framed on site. */
+      readonly room?: readonly number[];
       readonly size: readonly number[];
       readonly stops: number;
       readonly warnings: number;
@@ -1257,6 +1263,9 @@ export interface components {
       readonly state: 'open' | 'done';
       readonly minutes: number | null;
       readonly doneBy: string | null;
+      /** @description What was read at its check, inches; outside what that allows it is open, with what was noted. */
+      readonly found: readonly number[] | null;
+      readonly note: string;
       readonly version: number;
     };
   };

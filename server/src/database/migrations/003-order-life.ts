@@ -35,7 +35,12 @@ const keepPlans = async (db: Knex): Promise<void> => {
       .orderBy('seq')
       .pluck('step_id')) as string[];
     const parts = (await db('work_parts').where({ work_order_id: work.id }).pluck('part_id')) as string[];
-    const computed = computeOrder({ spec, miles: work.miles, quantity: work.quantity }, BUSINESS_RULES, 'quick');
+    const computed = computeOrder(
+      // What was made before methods was built whole.
+      { spec, miles: work.miles, quantity: work.quantity, method: 'whole' },
+      BUSINESS_RULES,
+      'quick',
+    );
     const made = makeWorkPlan(computed, { spec, revision: work.number, quantity: work.quantity });
     const sticks = text(work.sticks) as typeof made.takeoff.sticks;
     const plan = adoptWorkPlan({ ...made, takeoff: { ...made.takeoff, sticks } }, { steps, parts });

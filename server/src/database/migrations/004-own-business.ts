@@ -187,7 +187,7 @@ const widenSteps = async (db: Knex): Promise<void> => {
     .whereIn('id', db('work_steps').whereNull('needs').distinct('work_order_id'))
     .select('id', 'plan')) as { id: number; plan: unknown }[];
   for (const work of works)
-    for (const { step_id, ...row } of workRowsOf(readWorkPlan(text(work.plan))))
+    for (const { step_id, gate: _later, ...row } of workRowsOf(readWorkPlan(text(work.plan))))
       await db('work_steps').where({ work_order_id: work.id, step_id }).update(row);
 };
 

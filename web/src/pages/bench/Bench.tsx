@@ -4,7 +4,7 @@ import { Link, Navigate, useParams } from 'react-router';
 import useSWR from 'swr';
 import { groupParts } from '@rubbet/core/unit';
 import { drawBuild } from '@rubbet/core/draw';
-import { findNextStep, isBenchStep } from '@rubbet/core/steps';
+import { findNextStep, isBenchStep, isRead } from '@rubbet/core/steps';
 import type { Step } from '@rubbet/core/steps';
 import { api } from '../../data/api.ts';
 import type { ApiError } from '../../data/api.ts';
@@ -16,6 +16,7 @@ import { useNotice } from '../../parts/Notice.tsx';
 import { TapeMarks } from '../../parts/TapeMarks.tsx';
 import { Len, WithFractions } from '../../parts/Text.tsx';
 import { MeasurePanel, TroublePanel } from './panels.tsx';
+import { GateEntry } from './GateEntry.tsx';
 import { PartList } from './PartList.tsx';
 import { SawList } from './SawList.tsx';
 import { useClock } from './useClock.ts';
@@ -66,6 +67,8 @@ export const Bench = () => {
   const clock = useClock(step?.id);
   const row = step ? state.get(step.id) : undefined;
   const done = row?.state === 'done';
+  const gate = isRead(step?.gate) ? step.gate : undefined;
+  const [found, setFound] = useState<readonly (number | undefined)[]>([]);
   const byId = useMemo(() => new Map((data?.parts ?? []).map((p) => [p.partId, p])), [data]);
   const drawing = useMemo(() => {
     if (!build || !step) return undefined;
@@ -91,10 +94,16 @@ export const Bench = () => {
           version: row.version,
           state: to,
           ...(to === 'done' ? { minutes: Math.round(clock.seconds / 60) } : {}),
+          ...(to === 'done' && gate ? { found } : {}),
         },
       });
       await mutate(next, { revalidate: false });
-      if (to === 'done') setAt(undefined);
+      const kept = next.steps.find((s) => s.id === row.id);
+      if (to === 'done' && kept?.state === 'done') setAt(undefined);
+      else if (to === 'done') {
+        setFound([]);
+        setAt(step.id);
+      }
     } catch (e) {
       fail(e);
     } finally {
@@ -116,7 +125,10 @@ export const Bench = () => {
       await mutate();
     }
   };
-  useEffect(() => setPanel('none'), [step?.id]);
+  useEffect(() => {
+    setPanel('none');
+    setFound([]);
+  }, [step?.id]);
 
   if (signedOut?.status === 401) return <Navigate to="/sign-in" state={{ from: `/bench/${id}` }} replace />;
   // Somebody took the work order away meanwhile, or there never was one.
@@ -294,7 +306,8 @@ export const Bench = () => {
                 ))}
               </Box>
               <PartList groups={groups} parts={byId} />
-              {step.gate && step.verb !== 'check' && (
+              {gate && row && <GateEntry gate={gate} row={row} found={found} onFound={setFound} />}
+              {step.gate && !gate && step.verb !== 'check' && (
                 <Box mt={2} color="chalk" fontWeight={700}>
                   Check: {step.gate.what} {step.gate.expected !== undefined && <Len inches={step.gate.expected} />}
                 </Box>
