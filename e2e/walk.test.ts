@@ -102,13 +102,15 @@ describe('one order through every station', () => {
       ['back left', '1397 mm'],
     ] as const)
       await fill(page, `Rod at ${corner}`, rod);
-    await page.waitForSelector('tr[data-pad=back-right]');
+    // One support for each leg: from the front left, front before back.
+    await page.waitForSelector('tr[data-pad=support-4]');
     const height = (pad: string) =>
       page.$eval(`tr[data-pad=${pad}] td[data-height]`, (n) => Number((n as HTMLElement).dataset.height));
-    expect(await height('front-left')).toBe(0);
-    expect(await height('front-right')).toBe(2.5);
-    expect(await height('back-right')).toBe(8);
-    expect(await height('back-left')).toBeCloseTo(5, 6);
+    expect(await height('support-1')).toBe(0);
+    expect(await height('support-3')).toBe(2.5);
+    expect(await height('support-4')).toBe(8);
+    expect(await height('support-2')).toBeCloseTo(5, 6);
+    expect(await page.$eval('[data-foundation]', (n) => (n as HTMLElement).dataset.foundation)).toBe('pads');
     // The unit is 48 in deep and its roof stands out: a garden gate is too narrow for it, a field gate is not.
     await fill(page, 'Narrowest way in', '36');
     await page.waitForSelector('[data-way=blocked]');
@@ -118,6 +120,24 @@ describe('one order through every station', () => {
     await noticed(page, 'done', /readings are written down/);
     const { survey } = await world.api(page, `/orders/${id}`);
     expect(survey.survey.gate).toBe(120);
+  });
+
+  it('Price: each way of making it stands side by side; another one is chosen, and back', async () => {
+    await station('price');
+    await page.waitForSelector('tr[data-method=whole] input:checked');
+    const net = async (): Promise<number> => (await world.api(page, `/orders/${id}/price`)).price.net;
+    const whole = await net();
+    await page.click('tr[data-method=on-site] input');
+    await noticed(page, 'done', /On site: hours, trips and price/);
+    await page.waitForSelector('tr[data-method=on-site] input:checked');
+    const sheet = await world.api(page, `/orders/${id}/price`);
+    expect([sheet.method, sheet.proposed]).toEqual(['on-site', 'whole']);
+    expect(sheet.price.net).toBeGreaterThan(whole);
+    expect(sheet.price.net).toBe(sheet.methods.find((m: { method: string }) => m.method === 'on-site').net);
+    await page.click('tr[data-method=whole] input');
+    await page.waitForSelector('tr[data-method=whole] input:checked');
+    expect(await net()).toBe(whole);
+    expect((await world.api(page, `/orders/${id}`)).method).toBeNull();
   });
 
   it('Price: adds up and is accepted', async () => {
@@ -209,7 +229,7 @@ describe('one order through every station', () => {
     // By keyboard: before the cut it needs, which is refused in words.
     await page.evaluate((t) => document.querySelector<HTMLElement>(`[data-task="${t}"]`)?.focus(), `${id}/frame`);
     await page.keyboard.press('Enter');
-    for (let i = 0; i < 20 && (await page.$('[data-said=refused]')) === null; i++) {
+    for (let i = 0; i < 40 && (await page.$('[data-said=refused]')) === null; i++) {
       await page.keyboard.press('ArrowLeft');
       await new Promise((r) => setTimeout(r, 350));
     }
@@ -223,9 +243,12 @@ describe('one order through every station', () => {
   it('Road: the load is weighed, the day is set', async () => {
     await station('road');
     const order = await world.api(page, `/orders/${id}`);
-    expect(await page.$eval('[data-load]', (n) => Number((n as HTMLElement).dataset.load))).toBe(
-      Math.round(order.revision.summary.weight),
-    );
+    // The unit, and the masonry that we bring for its pads.
+    const { foundation } = await world.api(page, `/orders/${id}/price`);
+    expect(foundation.weight).toBeGreaterThan(100);
+    const load = await page.$eval('[data-load]', (n) => Number((n as HTMLElement).dataset.load));
+    expect(Math.abs(load - order.revision.summary.weight - foundation.weight)).toBeLessThan(1);
+    expect(await page.$eval('[data-pack]', (n) => n.textContent)).toMatch(/paver/);
     await page.$eval('input[type=date]', (n) => {
       const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
       set?.call(n, '2035-05-07');

@@ -205,3 +205,83 @@ describe('rubbet rolls', () => {
     ]);
   });
 });
+
+describe('rubbet method, foundation and steps by method', () => {
+  const spec = (family: string, params: object = {}) => ({ family, schema: 1, params });
+  const two = (verb: string, first: object, second: object) =>
+    JSON.parse(
+      run([verb, 'a.json', 'b.json'], {
+        readFile: (path) => JSON.stringify(path === 'a.json' ? first : second),
+        readInput: () => '',
+      }).out,
+    );
+
+  it('gives each method with hours, days, trips, costs and reasons', () => {
+    const out = two('method', spec('walk-in'), { miles: 40, gate: 48 });
+    expect(out.method).toBe('panels');
+    expect(out.proposals.map((p: { method: string }) => p.method)).toEqual(['whole', 'panels', 'on-site', 'kit']);
+    for (const p of out.proposals) {
+      expect(p.reasons.length).toBeGreaterThan(0);
+      expect(p.price).toBeGreaterThan(p.cost);
+      expect(p.travels.length).toBeGreaterThan(0);
+    }
+    expect(out.proposals[0]).toMatchObject({ method: 'whole', possible: false });
+  });
+
+  it.each(['whole', 'panels', 'on-site', 'kit'])(
+    'steps made %s add up to joints and take-off of the same',
+    (method) => {
+      const unit = spec('walk-in', { length: 240, depth: 120 });
+      const { steps, labour } = read(['steps', '-', '--method', method], unit);
+      const { joints } = read(['joints', '-', '--method', method], unit);
+      const { lines } = read(['takeoff', '-', '--method', method], unit);
+      expect(steps.flatMap((s: { joints: string[] }) => s.joints).sort()).toEqual(
+        joints.map((j: { id: string }) => j.id).sort(),
+      );
+      const count = (list: { item: string; count: number }[], item: string): number =>
+        list.filter((f) => f.item === item).reduce((n, f) => n + f.count, 0);
+      for (const line of lines as { kind: string; item: string; quantity: number }[])
+        if (line.kind === 'hardware')
+          expect([
+            line.item,
+            count(
+              steps.flatMap((s: { fasteners: object[]; hardware: object[] }) => [...s.fasteners, ...s.hardware]),
+              line.item,
+            ),
+          ]).toEqual([line.item, line.quantity]);
+      const sum = (places: string[]): number =>
+        steps
+          .filter((s: { place: string; by?: string }) => places.includes(s.place) && s.by === undefined)
+          .reduce((n: number, s: { minutes: number }) => n + s.minutes, 0);
+      expect([labour.shop, labour.site]).toEqual([sum(['shop', 'load']), sum(['site'])]);
+    },
+  );
+
+  it('gives what carries a unit, with what to buy, for a survey and without one', () => {
+    const level = read(['foundation', '-'], spec('raised-lean-to'));
+    expect(level).toMatchObject({ kind: 'pads', surveyed: false });
+    expect(level.supports).toHaveLength(4);
+    const pads = [0, 72, 72, 0].map((x, i) => ({ id: `p${i}`, x, y: i > 1 ? 48 : 0, rod: [50, 53, 60, 57][i] }));
+    const falling = two('foundation', spec('raised-lean-to'), { pads });
+    expect(falling.surveyed).toBe(true);
+    expect(falling.buy.map((l: { item: string }) => l.item)).toContain('block-8');
+  });
+
+  it.each([
+    [['steps', '-', '--method', 'crane'], /--method is "crane"; it takes one of whole, panels, on-site, kit/],
+    [['steps', '-', '--method'], /--method needs one of whole/],
+    [['method', 'a', 'b', 'c'], /at most one file more/],
+  ])('%j is refused in a sentence', (args, words) => {
+    const out = run(args, { readFile: () => '', readInput: () => JSON.stringify(spec('low-pen')) });
+    expect(out.code).toBe(2);
+    expect(out.error).toMatch(words);
+  });
+
+  it('a site that makes no sense is refused by name', () => {
+    const out = run(['method', 'a.json', 'b.json'], {
+      readFile: (path) => JSON.stringify(path === 'a.json' ? spec('low-pen') : { miles: 9000 }),
+      readInput: () => '',
+    });
+    expect([out.code, out.error]).toEqual([2, 'miles is 9000; it must be a number from 0 to 500.']);
+  });
+});

@@ -16,10 +16,9 @@ import { compareBuilds, measureMass } from '@rubbet/core/unit';
 import { buildSpec, defaultsOf, FAMILIES, findFamily, parseSpec, SpecError } from '@rubbet/core/model';
 import { computeOrder, readMethodSite, SiteError, writeMethods } from '@rubbet/core/order';
 import { planFoundation, planPads, readSurvey, SurveyError } from '@rubbet/core/site';
-import { measureLabour, METHODS, planSteps } from '@rubbet/core/steps';
+import { measureLabour, METHODS } from '@rubbet/core/steps';
 import type { Method } from '@rubbet/core/steps';
 import { measureMoving, measureTipSpeed } from '@rubbet/core/structure';
-import { takeOff } from '@rubbet/core/takeoff';
 
 /** Where the command line reads from. */
 export interface Inputs {
@@ -56,7 +55,8 @@ const USAGE = `rubbet VERB [FILE | -] [options]; FILE is JSON, - or nothing read
   draw SPEC --view V --svg front, back, left, right, plan, section, three or panel:NAME
   draw SPEC --view V --dxf the same as DXF
   gltf SPEC                the unit in 3D
-  compare SPEC SPEC        what differs, part by part`;
+  compare SPEC SPEC        what differs, part by part
+build, takeoff, cutlist, joints, rolls and gltf take --method too: long walls of panels end on studs of their own`;
 
 const VERBS = [
   'families',
@@ -79,7 +79,12 @@ const VERBS = [
   'compare',
 ];
 const OPTIONS: Readonly<Record<string, readonly string[]>> = {
-  cutlist: ['--csv'],
+  build: ['--method'],
+  takeoff: ['--method'],
+  joints: ['--method'],
+  rolls: ['--method'],
+  gltf: ['--method'],
+  cutlist: ['--csv', '--method'],
   draw: ['--view', '--svg', '--dxf', '--frame'],
   steps: ['--miles', '--quantity', '--method'],
 };
@@ -171,6 +176,11 @@ const readJson = (call: Call, inputs: Inputs): unknown => {
 
 const answer = (call: Call, inputs: Inputs): string => {
   const spec = () => parseSpec(readJson(call, inputs));
+  /** The unit as it is made: by the method asked for, else by the one that is proposed. */
+  const made = () => {
+    const method = readMethod(call);
+    return computeOrder({ spec: spec(), ...(method ? { method } : {}) });
+  };
   switch (call.verb) {
     case 'families':
       return json(
@@ -193,14 +203,14 @@ const answer = (call: Call, inputs: Inputs): string => {
     case 'schema':
       return json(specSchema());
     case 'build':
-      return json(writeBuild(buildSpec(spec())));
+      return json(writeBuild(made().build));
     case 'check': {
       const s = spec();
       // Every mend was tried: it does what it says.
       return json({ findings: proveMends(s, checkBuild(buildSpec(s), s)) });
     }
     case 'takeoff': {
-      const t = takeOff(buildSpec(spec()));
+      const t = made().takeoff;
       return json({
         lines: t.lines,
         cost: t.cost,
@@ -213,15 +223,15 @@ const answer = (call: Call, inputs: Inputs): string => {
     }
     case 'cutlist':
       if (!call.options.has('--csv')) throw new UsageError('cutlist writes CSV: say --csv.');
-      return writeCutList(buildSpec(spec()));
+      return writeCutList(made().build);
     case 'cut':
       return json(planSticks(readDemand(readJson(call, inputs))));
     case 'joints': {
-      const build = buildSpec(spec());
-      return json(writeJoints(build, planSteps(build)));
+      const { build, steps } = made();
+      return json(writeJoints(build, steps));
     }
     case 'rolls':
-      return json(writeRolls(takeOff(buildSpec(spec())).mesh));
+      return json(writeRolls(made().takeoff.mesh));
     case 'steps': {
       const miles = readNumber(call, '--miles', 0, 500);
       const quantity = readNumber(call, '--quantity', 1, 50);
@@ -269,7 +279,7 @@ const answer = (call: Call, inputs: Inputs): string => {
         compareBuilds(buildSpec(spec()), buildSpec(parseSpec(readJson({ ...call, target: call.other }, inputs)))),
       );
     case 'gltf':
-      return writeGltf(buildSpec(spec()));
+      return writeGltf(made().build);
     default:
       throw new UsageError(USAGE);
   }

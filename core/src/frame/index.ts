@@ -41,3 +41,4 @@ export * from './braceWall.ts';
 export * from './capRidge.ts';
 export * from './backFixtures.ts';
 export * from './reachStuds.ts';
+export * from './splitPanels.ts';

@@ -36,11 +36,17 @@ export interface Ask {
 /** What was asked for when a build was framed, for whoever takes it in. */
 const asksOf = new WeakMap<Build, readonly Ask[]>();
 
+/** How its panels join, likewise. */
+const joineryOf = new WeakMap<Build, Joinery>();
+
 /** The same from a build's joints: one that was mirrored has nothing else to tell by. */
 const askedOf = (build: Build): Ask[] =>
   build.joints
     .filter((j) => j.asked)
     .map((j) => ({ ...j, hardware: Object.fromEntries(j.hardware.map((h) => [h.item, h.count])) }));
+
+/** What was asked for when a build was framed. */
+export const asksFor = (build: Build): readonly Ask[] => asksOf.get(build) ?? askedOf(build);
 
 /** The sheet of paper a family draws on: it collects parts and turns them into a Build. */
 export class Sketch {
@@ -139,6 +145,27 @@ export class Sketch {
     this.#notes.push(...build.notes);
   }
 
+  /** A build with other parts, panels and asks in the place of its own. */
+  static remake(
+    build: Build,
+    made: {
+      readonly parts: readonly PartDraft[];
+      readonly assemblies: readonly Assembly[];
+      readonly openings: readonly Opening[];
+      readonly asks: readonly Ask[];
+    },
+  ): Build {
+    const sketch = new Sketch();
+    sketch.#parts.push(...made.parts);
+    sketch.#assemblies.push(...made.assemblies);
+    sketch.#openings.push(...made.openings);
+    sketch.#faces.push(...build.faces);
+    sketch.#notes.push(...build.notes);
+    sketch.#asks.push(...made.asks);
+    const { family, capacity, facts } = build;
+    return sketch.finish({ family, capacity, facts }, joineryOf.get(build) ?? {});
+  }
+
   /**
    * Closes the sketch: marks are given, joints made, and assemblies without parts dropped.
    * @param joinery which panels are bolted so that they come apart again
@@ -161,6 +188,7 @@ export class Sketch {
       notes: this.#notes,
     };
     asksOf.set(build, this.#asks);
+    joineryOf.set(build, joinery);
     return build;
   }
 

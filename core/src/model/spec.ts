@@ -1,3 +1,5 @@
+import { splitPanels } from '../frame/index.ts';
+import type { PanelLimits } from '../frame/index.ts';
 import { LengthError, parseLength, printLength } from '../measure/index.ts';
 import { mirrorBuild } from '../unit/index.ts';
 import type { Build, Fitting, ParamValue } from '../unit/index.ts';
@@ -182,11 +184,12 @@ export const parseSpec = (json: unknown): Spec => {
   };
 };
 
-/** Frames a spec. */
-export const buildSpec = (spec: Spec): Build => {
+/** Frames a spec; where panels are limited, its long walls come apart into what can be carried. */
+export const buildSpec = (spec: Spec, panels?: PanelLimits): Build => {
   const family = findFamily(spec.family);
   if (!family)
     throw new SpecError([{ param: 'family', value: spec.family, message: `There is no family "${spec.family}".` }]);
-  const build = family.frame(spec.params, spec.fittings ?? []);
+  const framed = family.frame(spec.params, spec.fittings ?? []);
+  const build = panels ? splitPanels(framed, panels) : framed;
   return spec.mirrored ? mirrorBuild(build) : build;
 };

@@ -1,3 +1,5 @@
+import { splitPanels } from '../frame/index.ts';
+import type { PanelLimits } from '../frame/index.ts';
 import { checkBuild, defaultFlock } from '../check/index.ts';
 import type { CheckSite, Finding } from '../check/index.ts';
 import { measureTravelling, measureMass } from '../unit/index.ts';
@@ -99,15 +101,27 @@ export const computeOrder = (
 ): OrderComputation => {
   const { spec } = input;
   const flock = input.flock ?? defaultFlock(spec);
-  const build = buildSpec(spec);
-  const findings = checkBuild(build, spec, flock, rules.check, input.site);
-  const sizing = sizeFlock(flock, build.capacity, rules.check.flock);
-  const takeoff = takeOff(build, effort);
+  const whole = buildSpec(spec);
+  const findings = checkBuild(whole, spec, flock, rules.check, input.site);
+  const sizing = sizeFlock(flock, whole.capacity, rules.check.flock);
   const quantity = input.quantity ?? 1;
-  const foundation = planFoundation(build, input.survey, rules.pads);
+  const foundation = planFoundation(whole, input.survey, rules.pads);
+  // Most units are the same in panels: then they are taken off once.
+  const taken = new Map<Build, Takeoff>();
+  const takeoffOf = (b: Build): Takeoff => {
+    const known = taken.get(b) ?? takeOff(b, effort);
+    taken.set(b, known);
+    return known;
+  };
+  // A mirrored unit is split before it is turned.
+  const inPanels = (limits: PanelLimits): Build => {
+    if (spec.mirrored !== true) return splitPanels(whole, limits);
+    const split = buildSpec(spec, limits);
+    return split.parts.length === whole.parts.length ? whole : split;
+  };
   const methods = proposeMethods(
-    build,
-    takeoff,
+    whole,
+    { inPanels, takeoffOf },
     foundation,
     {
       miles: input.miles ?? 0,
@@ -120,7 +134,7 @@ export const computeOrder = (
   );
   const method = input.method ?? methods.method;
   const chosen = methods.proposals.find((p) => p.method === method) as Proposal;
-  const { steps, operations, price } = chosen;
+  const { build, takeoff, steps, operations, price } = chosen;
   const size = measureTravelling(build.parts).size;
   return {
     build,

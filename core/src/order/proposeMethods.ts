@@ -1,3 +1,4 @@
+import type { PanelLimits } from '../frame/index.ts';
 import { findTravels, OUT_BEHIND, planTrips, USUAL_TRAILER, weighCurb } from '../haul/index.ts';
 import type { Trailer, Travels } from '../haul/index.ts';
 import { priceOrder } from '../price/index.ts';
@@ -22,6 +23,9 @@ export interface MethodSite {
 /** What one method would come to. Minutes, working days, cents. */
 export interface Proposal {
   readonly method: Method;
+  /** What is built by it, and what it takes: panels end on studs of their own. */
+  readonly build: Build;
+  readonly takeoff: Takeoff;
   readonly possible: boolean;
   /** What stands against it, or what speaks for it. */
   readonly reasons: readonly string[];
@@ -140,6 +144,8 @@ const speaksFor = (
 
 interface Judged {
   readonly method: Method;
+  /** Its long walls in panels, where they are carried. */
+  readonly build: Build;
   readonly travels: readonly Travels[];
   readonly trailer: Trailer;
   readonly trips: number;
@@ -150,7 +156,8 @@ interface Judged {
 
 /** Whether a method can be, with the trailer that serves it best, before anything is counted. */
 const judge = (
-  build: Build,
+  whole: Build,
+  inPanels: (limits: PanelLimits) => Build,
   method: Method,
   foundation: FoundationPlan,
   site: MethodSite,
@@ -158,12 +165,18 @@ const judge = (
 ): Judged => {
   const limits = { width: rules.check.loadWidth, overBed: rules.check.loadHeight };
   const fleet = site.trailers && site.trailers.length > 0 ? site.trailers : [USUAL_TRAILER];
-  const brought = (foundation.weight + weighCurb(build)) * (site.quantity ?? 1);
+  const brought = (foundation.weight + weighCurb(whole)) * (site.quantity ?? 1);
+  const carried = method === 'panels' || method === 'kit';
+  const build = carried
+    ? inPanels({
+        long: Math.max(...fleet.map((t) => t.bedLength)) + OUT_BEHIND,
+        weight: rules.method.lift * liftersFor(method, rules.method),
+      })
+    : whole;
   const all = findTravels(build, method);
   const [best] = fleet
     .map((trailer) => {
-      const large =
-        method === 'panels' || method === 'kit' ? tooLarge(all, method, trailer, limits.width, site, rules.method) : [];
+      const large = carried ? tooLarge(all, method, trailer, limits.width, site, rules.method) : [];
       const there = new Set(method === 'panels' ? large.map((l) => l.panel.id) : []);
       const travels = there.size > 0 ? findTravels(build, method, there) : all;
       const plan = planTrips(travels, trailer, limits, site.quantity ?? 1, brought);
@@ -189,6 +202,7 @@ const judge = (
   const { trailer, large, there, travels, plan, reasons } = best as NonNullable<typeof best>;
   return {
     method,
+    build,
     travels,
     trailer,
     trips: plan.trips,
@@ -200,15 +214,15 @@ const judge = (
 
 /** What a method comes to: steps, blocks of work, days, trips, nights and price. */
 const countOut = (
-  build: Build,
   judged: Judged,
-  takeoff: Takeoff,
+  takeoffOf: (build: Build) => Takeoff,
   foundation: FoundationPlan,
   site: MethodSite,
   rules: BusinessRules,
 ): Proposal => {
   const { miles = 0, quantity = 1 } = site;
-  const { method, there, trips } = judged;
+  const { build, method, there, trips } = judged;
+  const takeoff = takeoffOf(build);
   const steps = planSteps(build, { rates: rules.labour, miles, method, there, foundation });
   const operations = planOperations(steps, quantity);
   const labour = measureLabour(steps);
@@ -237,6 +251,8 @@ const countOut = (
   );
   return {
     method,
+    build,
+    takeoff,
     possible: judged.possible,
     reasons: judged.reasons,
     steps,
@@ -264,13 +280,13 @@ const PREFERRED: readonly Method[] = ['whole', 'panels', 'on-site'];
  */
 export const proposeMethods = (
   build: Build,
-  takeoff: Takeoff,
+  made: { readonly inPanels: (limits: PanelLimits) => Build; readonly takeoffOf: (build: Build) => Takeoff },
   foundation: FoundationPlan,
   site: MethodSite,
   rules: BusinessRules,
   options: { readonly chosen?: Method; readonly quick?: boolean } = {},
 ): MethodPlan => {
-  const judged = METHODS.map((m) => judge(build, m, foundation, site, rules));
+  const judged = METHODS.map((m) => judge(build, made.inPanels, m, foundation, site, rules));
   const can = (m: Method): boolean => judged.some((p) => p.method === m && p.possible);
   const proposed: Method = build.facts.knockDown && can('kit') ? 'kit' : (PREFERRED.find(can) ?? 'on-site');
   const method = options.chosen ?? proposed;
@@ -283,6 +299,6 @@ export const proposeMethods = (
         : [whole.reasons[0] ?? '', ...(taken.possible ? [taken.reasons[0] ?? ''] : [])].join(' '),
     proposals: judged
       .filter((p) => options.quick !== true || p.method === method)
-      .map((p) => countOut(build, p, takeoff, foundation, site, rules)),
+      .map((p) => countOut(p, made.takeoffOf, foundation, site, rules)),
   };
 };
