@@ -102,13 +102,15 @@ describe('one order through every station', () => {
       ['back left', '1397 mm'],
     ] as const)
       await fill(page, `Rod at ${corner}`, rod);
-    // One support for each leg: from the front left, front before back.
-    await page.waitForSelector('tr[data-pad=support-4]');
+    // One support for each of six legs: from the left, front before back.
+    await page.waitForSelector('tr[data-pad=support-6]');
     const height = (pad: string) =>
       page.$eval(`tr[data-pad=${pad}] td[data-height]`, (n) => Number((n as HTMLElement).dataset.height));
     expect(await height('support-1')).toBe(0);
-    expect(await height('support-3')).toBe(2.5);
-    expect(await height('support-4')).toBe(8);
+    expect(await height('support-5')).toBe(2.5);
+    expect(await height('support-6')).toBe(8);
+    // Midway it is the half of it: the ground is a plane along the front.
+    expect(await height('support-3')).toBe(1.25);
     expect(await height('support-2')).toBeCloseTo(5, 6);
     expect(await page.$eval('[data-foundation]', (n) => (n as HTMLElement).dataset.foundation)).toBe('pads');
     // The unit is 48 in deep and its roof stands out: a garden gate is too narrow for it, a field gate is not.
@@ -226,6 +228,11 @@ describe('one order through every station', () => {
     expect((await end('load')) > moved).toBe(true);
     const board = await world.api(page, '/board');
     expect(board.clashes.filter((c: { kind: string }) => c.kind === 'order' || c.kind === 'overlap')).toEqual([]);
+    // Late in the week three days on lie beyond the two that are shown.
+    if ((await page.$(`[data-task="${id}/frame"]`)) === null) {
+      await press(page, 'Week on');
+      await page.waitForSelector(`[data-task="${id}/frame"]`);
+    }
     // By keyboard: before the cut it needs, which is refused in words.
     await page.evaluate((t) => document.querySelector<HTMLElement>(`[data-task="${t}"]`)?.focus(), `${id}/frame`);
     await page.keyboard.press('Enter');
@@ -270,6 +277,44 @@ describe('one order through every station', () => {
     expect(await phone.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true);
     await phone.close();
     expect((await world.api(page, `/orders/${id}`)).visited).toEqual(['ground']);
+  });
+
+  it('Bench: a check is read; outside it says what to rework and waits, within it goes on', async () => {
+    const bench = async () => world.api(page, `/orders/${id}/work-order`);
+    const { steps } = await world.api(page, `/orders/${id}/work-order/plan`);
+    const target = steps.find((s: { gate?: { tolerance?: number }; place: string }) => (s.gate?.tolerance ?? 0) > 0);
+    await page.evaluate(
+      async (n, ids) => {
+        for (const stepId of ids) {
+          const work = await (await fetch(`/api/orders/${n}/work-order`)).json();
+          const row = work.steps.find((s: { stepId: string }) => s.stepId === stepId);
+          await fetch(`/api/orders/${n}/work-order/steps/${row.id}`, {
+            method: 'PATCH',
+            headers: { 'content-type': 'application/json' },
+            body: JSON.stringify({ version: row.version, state: 'done' }),
+          });
+        }
+      },
+      id,
+      steps.slice(0, steps.indexOf(target)).map((s: { id: string }) => s.id),
+    );
+    await page.goto(`${world.base}/bench/${id}`, { waitUntil: 'networkidle0' });
+    await page.waitForSelector('[data-testid=gate]');
+    const expected: number = target.gate.expected;
+    const read = async (a: number, b: number): Promise<void> => {
+      await fill(page, 'One diagonal', a.toFixed(3));
+      await fill(page, 'The other', b.toFixed(3));
+      await page.keyboard.press('Tab');
+      await page.click('[data-testid=step-done]');
+    };
+    await read(expected + 1, expected - 0.5);
+    await page.waitForSelector('[data-testid=rework]');
+    expect(await page.$eval('[data-testid=rework]', (n) => n.textContent)).toMatch(/push the corners of the longer/);
+    const row = (await bench()).steps.find((s: { stepId: string }) => s.stepId === target.id);
+    expect([row.state, row.found.length]).toEqual(['open', 2]);
+    await read(expected, expected);
+    await page.waitForFunction(() => document.querySelector('[data-testid=rework]') === null);
+    expect((await bench()).steps.find((s: { stepId: string }) => s.stepId === target.id).state).toBe('done');
   });
 
   it('Hand-over: is delivered, shown and ended', async () => {

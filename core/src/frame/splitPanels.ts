@@ -2,6 +2,7 @@ import { findPieces } from '../geometry/index.ts';
 import { findItem } from '../stock/index.ts';
 import { measurePartsMass } from '../unit/index.ts';
 import type { Assembly, Build, Opening, Part, PartDraft, Tape } from '../unit/index.ts';
+import { faceOf } from './axes.ts';
 import type { Axes } from './axes.ts';
 import { boxPart } from './makePart.ts';
 import { asksFor, Sketch } from './sketch.ts';
@@ -92,6 +93,8 @@ interface Split {
   readonly bolts: readonly Ask[];
   /** The panel that a place along the wall belongs to. */
   readonly panelAt: (a: number) => string;
+  /** Where along the wall that panel's own face begins. */
+  readonly startOf: (a: number) => number;
   readonly axes: Axes;
   /** Parts that took a cut part's place, by its id. */
   readonly cut: ReadonlyMap<string, readonly PartDraft[]>;
@@ -228,6 +231,7 @@ const splitWall = (build: Build, wall: Assembly, seams: readonly number[]): Spli
     const [a0, a1] = [lines[k] as number, lines[k + 1] as number];
     return {
       ...wall,
+      face: k === 0 ? wall.face : faceOf(axes, a0),
       id,
       name: `${wall.name}, panel ${k + 1}`,
       ...(wall.square ? { square: { width: a1 - a0, height: wall.square.height - (doubled ? T : 0) } } : {}),
@@ -286,7 +290,8 @@ const splitWall = (build: Build, wall: Assembly, seams: readonly number[]): Spli
         ]
       : [];
   });
-  return { parts: fitted, assemblies, bolts, panelAt, axes, cut };
+  const startOf = (a: number): number => (panelAt(a) === wall.id ? 0 : (lines[ids.indexOf(panelAt(a))] as number));
+  return { parts: fitted, assemblies, bolts, panelAt, startOf, axes, cut };
 };
 
 /**
@@ -329,7 +334,8 @@ export const splitPanels = (build: Build, limits: PanelLimits): Build => {
   });
   const openings = build.openings.map((o): Opening => {
     const s = of.get(o.assembly);
-    return s ? { ...o, assembly: s.panelAt(o.left + o.width / 2) } : o;
+    const at = o.left + o.width / 2;
+    return s ? { ...o, assembly: s.panelAt(at), left: o.left - s.startOf(at) } : o;
   });
   const asks = asksFor(build).flatMap((ask): Ask[] => {
     const nearest = typeof ask.nearest === 'string' ? panelFor(ask.nearest, ask.parts) : ask.nearest;

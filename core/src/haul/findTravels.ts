@@ -62,6 +62,9 @@ export const findTravels = (build: Build, method: Method, there: ReadonlySet<str
     ];
   }
   const out: Travels[] = [];
+  // Ramps, skirts and fills are cut where it stands: their wood and mesh come along.
+  const site = new Set(build.assemblies.filter((a) => a.site === true).map((a) => a.id));
+  const cutThere = parts.filter((p) => site.has(p.assembly));
   const apart = method === 'whole' ? build.assemblies.filter((a) => a.apart === true) : build.assemblies;
   if (method === 'whole') {
     const away = new Set(build.assemblies.filter((a) => a.apart === true || a.site === true).map((a) => a.id));
@@ -101,5 +104,6 @@ export const findTravels = (build: Build, method: Method, there: ReadonlySet<str
       weight: measurePartsMass(mine).weight,
     });
   }
+  if (cutThere.length > 0) out.push(bundle('site-parts', 'what is cut on site', cutThere));
   return out;
 };

@@ -80,8 +80,10 @@ const DRAWBAR = 48;
 export const weighCurb = (build: Build): number =>
   build.parts.reduce((n, p) => n + (p.role === 'block' && !isPadBlock(p) ? weighPart(p) : 0), 0);
 
-const packLine = (t: Travels, quantity: number): string =>
-  `${quantity > 1 ? `${quantity} × ` : ''}${t.name}: ${t.size.map((n) => `${round(n)}″`).join(' × ')}, ${round(t.weight)} lb`;
+const packLine = (t: Travels, quantity: number): string => {
+  const size = t.kind === 'bundle' ? `up to ${round(t.size[0])}″ long` : t.size.map((n) => `${round(n)}″`).join(' × ');
+  return `${quantity > 1 ? `${quantity} × ` : ''}${t.name}: ${size}, ${round(t.weight)} lb`;
+};
 
 /**
  * Weighs and measures an order against a trailer and the road, by the method that it is made by. Tongue weight 10 to 15 % of trailer and

@@ -71,7 +71,10 @@ export interface OrderSummary {
 
 /** Everything computed from one spec. */
 export interface OrderComputation {
+  /** What is built, by its method: panels end on studs of their own. */
   readonly build: Build;
+  /** The unit as it is drawn and changed. */
+  readonly drawn: Build;
   readonly findings: readonly Finding[];
   readonly sizing: FlockSizing;
   readonly takeoff: Takeoff;
@@ -138,6 +141,7 @@ export const computeOrder = (
   const size = measureTravelling(build.parts).size;
   return {
     build,
+    drawn: whole,
     findings,
     sizing,
     takeoff,

@@ -108,7 +108,7 @@ const Configure = ({ first }: { readonly first: Spec }) => {
     [spec, order.flock, order.customer.miles, order.quantity, order.survey, order.method, fleet],
   );
   const { computed, fault, pending } = useComputation(input, rules);
-  const build = useDeferredValue(computed?.build);
+  const build = useDeferredValue(computed?.drawn);
   const { selected, setSelected, noRoom, placed, put, add, takeOut } = useFittings(kept, build, (next) => {
     setDraft(undefined);
     set(next);
@@ -257,7 +257,7 @@ const Configure = ({ first }: { readonly first: Spec }) => {
           <Box
             minH={0}
             position="relative"
-            data-pending={pending || build !== computed?.build}
+            data-pending={pending || build !== computed?.drawn}
             data-testid="build-view"
           >
             {fault && (
