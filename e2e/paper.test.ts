@@ -60,6 +60,7 @@ describe('a page on paper', () => {
     );
     expect(pressed).toEqual([]);
     // The drawing stays in its own room.
+    await page.waitForSelector('canvas');
     const [drawn, room] = await page.$eval('canvas', (n) => [
       n.getBoundingClientRect().height,
       n.parentElement?.getBoundingClientRect().height ?? 0,

@@ -5,9 +5,12 @@ import type { Axes } from './axes.ts';
 import { splitMember } from './chooseJoints.ts';
 import { boxPart, polyPart, sawAngle } from './makePart.ts';
 import type { PartText } from './makePart.ts';
-import { headerHeight, headTop, openingSide, standsOnFloor } from './layoutOpenings.ts';
+import { headTop, openingSide, standsOnFloor } from './layoutOpenings.ts';
 import type { PlacedOpening } from './layoutOpenings.ts';
 import type { Sketch } from './sketch.ts';
+import { frameBlockRow } from './blockRow.ts';
+import type { Upright } from './blockRow.ts';
+import { headerParts, packers } from './wallHeads.ts';
 
 const T = 1.5;
 /** Depth of a 2×4 wall. */
@@ -46,83 +49,10 @@ export interface FramedWall {
   readonly ceiling: (a: number) => number;
 }
 
-const headerParts = (sketch: Sketch, plan: WallPlan, o: PlacedOpening, depth: number): void => {
-  const { axes, id, name } = plan;
-  const z = o.bottom + o.height;
-  const reach = openingSide(o) - T;
-  const length = o.width + 2 * reach;
-  const a = o.left - reach;
-  const h = headerHeight(o);
-  const text = { name: `${name} header, ${o.kind}`, role: 'header' as const };
-  if (h === T) {
-    const item = plan.studItem ?? '2x4';
-    sketch.add(boxPart(axes, id, { ...text, id: `${id}/${o.id}/header`, item }, [a, 0, z], [length, depth, T], 'a'));
-    return;
-  }
-  const item = h === 3.5 ? '2x4' : '2x6';
-  // A wall of 2×4 takes a pair with a spacer between; a thinner one a single piece.
-  const paired = depth >= 2 * T;
-  for (const [k, t] of (paired ? [0, depth - T] : [0]).entries())
-    sketch.add(
-      boxPart(axes, id, { ...text, id: `${id}/${o.id}/header-${k + 1}`, item }, [a, t, z], [length, T, h], 'a'),
-    );
-  if (depth - 2 * T >= 0.5)
-    sketch.add(
-      boxPart(
-        axes,
-        id,
-        { id: `${id}/${o.id}/spacer`, name: `${name} header spacer, ${o.kind}`, role: 'spacer', item: 'ply-1/2' },
-        [a, T, z],
-        [length, 0.5, h],
-        'a',
-      ),
-    );
-};
-
 /** Sheets are joined on every stud that is a whole number of these from the hook. */
 const SHEET_AT = 48;
 /** A gap between two studs that is too little for either. Common practice, no source. */
 const CLOSE = 1;
-
-/** A gap over a header or under a sill that is too low for cripples, from what is too little to fill. Common practice, no source. */
-const PACKED = [0.5, 2.5] as const;
-
-/** Rips that fill a gap along an opening, where cripples would be slivers: one behind each face of the wall. */
-const packers = (
-  sketch: Sketch,
-  plan: WallPlan,
-  o: PlacedOpening,
-  gap: {
-    readonly what: 'over' | 'under';
-    readonly from: number;
-    readonly length: number;
-    readonly low: number;
-    readonly high: number;
-  },
-  depth: number,
-): boolean => {
-  const high = gap.high - gap.low;
-  if (high <= PACKED[0] || high >= PACKED[1]) return false;
-  const { axes, id, name } = plan;
-  for (const [k, t] of (depth >= 2 * T ? [0, depth - T] : [0]).entries())
-    sketch.add(
-      boxPart(
-        axes,
-        id,
-        {
-          id: `${id}/${o.id}/packer-${gap.what === 'over' ? '' : 'under-'}${k + 1}`,
-          name: `${name} packer ${gap.what} ${o.kind}`,
-          role: 'blocking',
-          item: plan.studItem ?? '2x4',
-          rip: high,
-        },
-        [gap.from, t, gap.low],
-        [gap.length, T, high],
-        'a',
-      ),
-    );
-  return true;
-};
 
 /**
  * Frames a wall: bottom and top plate, end studs, studs on the layout, and for every opening king and jack studs, header,
@@ -395,54 +325,4 @@ const freeHeights = (here: readonly PlacedOpening[], taken: readonly PlacedOpeni
   }
   if (from < Infinity) out.push({ from, to: Infinity, ...(over ? { over } : {}) });
   return out;
-};
-
-interface Upright {
-  readonly a: number;
-  readonly from: number;
-  readonly to: number;
-}
-
-/** Blocks between neighbouring uprights with their middle at a height, left out where an opening, its header or what is packed on it is. */
-const frameBlockRow = (
-  sketch: Sketch,
-  plan: WallPlan,
-  uprights: readonly Upright[],
-  z: number,
-  depth: number,
-  packed: ReadonlySet<string>,
-): void => {
-  const standing = uprights
-    .filter((u) => u.from < z - T / 2 - 1e-9 && u.to > z + T / 2 - 1e-6)
-    .sort((p, q) => p.a - q.a);
-  standing.slice(1).forEach((right, i) => {
-    const a = (standing[i] as Upright).a + T;
-    const wide = right.a - a;
-    const inWay = plan.openings.some(
-      (o) =>
-        a < o.left + o.width + openingSide(o) - T - 1e-6 &&
-        right.a > o.left - openingSide(o) + T + 1e-6 &&
-        z + T / 2 > o.bottom - T - 1e-6 &&
-        // Packers fill what is over a header.
-        (packed.has(o.id) || z - T / 2 < headTop(o) + 1e-6),
-    );
-    if (wide < 1 || inWay) return;
-    sketch.add(
-      boxPart(
-        plan.axes,
-        plan.id,
-        {
-          id: `${plan.id}/block-${z}-${i + 1}`,
-          name: `${plan.name} blocking`,
-          role: 'blocking',
-          item: plan.studItem ?? '2x4',
-          fit: 'measure in place',
-          tolerance: 0.125,
-        },
-        [a, 0, z - T / 2],
-        [wide, depth, T],
-        'a',
-      ),
-    );
-  });
 };

@@ -133,7 +133,11 @@ export const planLoad = (build: Build, trailer: Trailer, way: LoadWay = {}): Loa
     pack: [
       ...travels.map((t) => packLine(t, quantity)),
       ...(foundation?.buy ?? []).filter((l) => l.brought).map((l) => `${l.count * quantity} × ${l.name}`),
-      ...(method === 'kit' ? ['bags of fasteners, leaflet, bits'] : ['shims, spare 6 in screws, level, tarps, straps']),
+      ...(method === 'kit'
+        ? ['bags of fasteners, leaflet, bits']
+        : build.facts.movable
+          ? ['straps, planks, spare screws, stakes']
+          : ['shims, spare 6 in screws, level, tarps, straps']),
     ],
   };
 };

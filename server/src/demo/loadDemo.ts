@@ -270,7 +270,7 @@ const goOn = async (
       .where({ order_id: id, done: true })
       .update({ day: db.raw('DATE_SUB(day, INTERVAL 14 DAY)') });
   if (o.upTo === 'planned' || reached(o, 'road'))
-    for (const item of ['gate', 'services'])
+    for (const item of ['gate', 'turning'])
       await db('visit_items').insert({ order_id: id, item, done_at: db.raw('UTC_TIMESTAMP()') });
 };
 
