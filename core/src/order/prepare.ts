@@ -96,7 +96,7 @@ const home = (b: SiteBrief): string => {
     return `${b.people} of us are with you on ${b.days} days${b.painted && b.method === 'on-site' ? ', with a night between coats' : ''}. Be there when we begin and for half an hour at the end: we show you the latches, the inside release and how to start. We need a plug.`;
   const time = hours(b.siteMinutes / b.people);
   return b.movable
-    ? `${time[0]?.toUpperCase() ?? ''}${time.slice(1)} of your time when we come: we show you how it is moved, where to hold it, how the wheels go down and how to stake it in wind.`
+    ? `${time[0]?.toUpperCase() ?? ''}${time.slice(1)} of your time when we come: we show you how it is moved, where to hold it${b.wheels ? ', how the wheels go down' : ''} and how to stake it in wind.`
     : `${time[0]?.toUpperCase() ?? ''}${time.slice(1)} when we come: we show you the latches, the inside release and how to start.`;
 };
 
@@ -145,7 +145,7 @@ export const prepareItems = (b: SiteBrief, site: PrepareSite = {}): PrepareItem[
     {
       key: 'birds',
       title: 'Moving day for the birds',
-      text: b.movable
+      text: b.grazes
         ? 'Put them in at night. Move the pen a length a day at first, slowly, and look behind it: stragglers at its tail get hurt.'
         : 'Move them at night, straight on to the roost, and keep them in for some days. Take the old house away or they go back to it.',
     },
@@ -177,7 +177,7 @@ export const dayItems = (b: SiteBrief): string[] => [
                 : ['The ground is scraped, tamped and checked with the level.']),
         b.method === 'whole'
           ? b.movable
-            ? 'The unit is rolled off and tried: wheels down, moved its own length.'
+            ? 'The unit comes off the trailer and is tried: moved its own length.'
             : 'The unit is set, shimmed and checked: doors swing, latches close.'
           : b.method === 'panels'
             ? `The ${b.panels} panels are stood, joined and roofed; doors are hung and tried.`
@@ -189,10 +189,12 @@ export const dayItems = (b: SiteBrief): string[] => [
 ];
 
 /** What helps in the first weeks: of the birds, and of the unit as it is. */
-export const startItems = (b: Pick<SiteBrief, 'movable' | 'floor' | 'indoors'>): string[] => [
+export const startItems = (b: Pick<SiteBrief, 'movable' | 'floor' | 'indoors' | 'grazes' | 'wheels'>): string[] => [
   ...(b.movable
     ? [
-        'Move it every day while birds are in it, its own length, slowly; wheels down only while it moves.',
+        b.grazes
+          ? `Move it every day while birds are in it, its own length, slowly${b.wheels ? '; wheels down only while it moves' : ''}.`
+          : 'Tow it on when the ground around it is worn: straight, at a walk, with the birds shut in or out.',
         'Stake it or rope it down before a storm; point its closed end into the wind.',
       ]
     : ['Move birds at night, straight on to the roost; keep them in for some days.']),

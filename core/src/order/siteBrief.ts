@@ -1,4 +1,3 @@
-import { findTravels } from '../haul/index.ts';
 import type { ConcretePlan, FoundationKind, FoundationPlan } from '../site/index.ts';
 import type { Method } from '../steps/index.ts';
 import { measurePartsMass } from '../unit/index.ts';
@@ -10,6 +9,9 @@ export interface SiteBrief {
   readonly method: Method;
   readonly movable: boolean;
   readonly indoors: boolean;
+  /** Moved from grass to grass with birds in it; another that is moved is towed when its ground is worn. */
+  readonly grazes: boolean;
+  readonly wheels: boolean;
   /** What is carried in: its narrower side and its height as it is carried, and what it is. */
   readonly carried: {
     readonly what: 'unit' | 'panel' | 'bundle';
@@ -49,17 +51,12 @@ const CREW = 2;
 /** The brief of a unit made by a method. */
 export const briefSite = (
   build: Build,
-  chosen: Pick<Proposal, 'method' | 'siteDays' | 'trips' | 'site' | 'customer' | 'steps'>,
+  chosen: Pick<Proposal, 'method' | 'siteDays' | 'trips' | 'site' | 'customer' | 'travels'>,
   foundation: FoundationPlan,
   lift: number,
 ): SiteBrief => {
   const { facts } = build;
-  const there = new Set(
-    chosen.steps.flatMap((s) =>
-      s.place === 'site' && s.verb === 'frame' && s.assembly !== undefined ? [s.assembly] : [],
-    ),
-  );
-  const travels = findTravels(build, chosen.method, chosen.method === 'panels' ? there : undefined);
+  const { travels } = chosen;
   // A panel goes on edge: its lesser side is its width, its middle one how high it is carried.
   const widest = [...travels].sort(
     (a, b) =>
@@ -76,6 +73,8 @@ export const briefSite = (
     method: chosen.method,
     movable: facts.movable,
     indoors: facts.indoors === true,
+    grazes: facts.movable && (build.capacity.runArea ?? 0) > 0,
+    wheels: build.parts.some((p) => p.role === 'wheel'),
     carried: {
       what: kindOf,
       name: widest?.name ?? 'bundles',

@@ -195,7 +195,7 @@ export const planFoundation = (build: Build, survey?: Survey, rules: PadRules = 
     const near = supports.findIndex((s) => Math.abs(s.x - x) < SAME && Math.abs(s.y - y) < SAME);
     const before = supports[near];
     if (before) {
-      // Two members on one stack: the lower of them says how high it is.
+      // Two members that meet over one stack share it.
       supports[near] = { ...before, under: [...new Set([...before.under, ...under])] };
       return;
     }
@@ -252,10 +252,8 @@ export const planFoundation = (build: Build, survey?: Survey, rules: PadRules = 
   const zOf = new Map<string, number>();
   for (const s of supports) {
     const b = bearings.find((q) => q.parts.some((id) => s.under.includes(id)));
-    const name =
-      b?.kind === 'plate' ? (build.assemblies.find((a) => a.id === b.assembly)?.name ?? b.assembly) : 'house';
     const z = b?.z ?? 0;
-    const key = b?.kind === 'plate' ? `run at ${Math.round(z * 16) / 16}″` : name;
+    const key = b?.kind === 'plate' ? `run at ${sixteenth(z)}″` : 'house';
     levels.set(key, [...(levels.get(key) ?? []), s]);
     zOf.set(key, z);
   }

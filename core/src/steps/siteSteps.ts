@@ -1,3 +1,4 @@
+import type { FoundationKind } from '../site/index.ts';
 import { isPadBlock } from '../unit/index.ts';
 import type { Assembly } from '../unit/index.ts';
 import { raiseSteps } from './raiseSteps.ts';
@@ -61,15 +62,30 @@ const foundStep = (list: StepList, after: readonly string[]): readonly string[] 
   ];
 };
 
+/** What it is set on, in words. */
+const ON: Readonly<Record<FoundationKind, string>> = {
+  'another floor': 'the floor',
+  'bare ground': 'the level ground',
+  'gravel pad': 'the bed of stone',
+  pads: 'its pads',
+  slab: 'the slab',
+  perimeter: 'the ring of concrete',
+  'pads and slab': 'the slab',
+  'pads and perimeter': 'the ring of concrete',
+};
+
 /** How the unit, or its base, comes to where it stands. */
 const setText = (list: StepList, whole: boolean): string[] => {
   const { facts } = list.build;
-  if (facts.movable) return ['Off the trailer and on to its grass; wheels let down and tried.'];
+  const wheels = list.build.parts.some((p) => p.role === 'wheel');
+  if (facts.movable) return [`Off the trailer and on to its grass${wheels ? '; wheels let down and tried' : ''}.`];
+  const base = list.build.assemblies.find((a) => a.kind === 'base');
+  const on = ON[list.foundation.kind];
   if (!whole)
     return [
-      'The base on its pads or its sills on the concrete: square by the diagonals, level both ways, before a wall stands on it.',
+      `${base ? `The ${base.name}` : 'Lines of the walls'} on ${on}: square by the diagonals, level both ways, before a wall stands on it.`,
     ];
-  return ['On to its pads, level both ways; shim where it rocks, then plumb a door frame and try the doors.'];
+  return [`On to ${on}, level both ways; shim where it rocks, then plumb a door frame and try the doors.`];
 };
 
 /** Everything from the drive out to the last look with the customer. */
@@ -169,7 +185,7 @@ export const siteSteps = (list: StepList, loaded: readonly string[], driveMinute
           title: 'Show it to the customer',
           text: [
             movable
-              ? 'How it is moved, wheels down and up, where to hold; how to stake it in wind.'
+              ? 'How it is moved, where to hold, how to stake it in wind.'
               : 'Keys, latches and the inside release; how it is cleaned out; what to watch in the first weeks.',
           ],
           station: 'site',

@@ -6,7 +6,6 @@ import {
   fitRamp,
   fitRoosts,
   frameRafterTies,
-  headerHeight,
   ROOST_CLEAR,
   UNIT_AXES,
   wallAxes,
@@ -18,7 +17,6 @@ import { findMesh } from '../../stock/index.ts';
 import { fitHouse, RAMP_FROM } from './fit.ts';
 import type { HouseFittings } from './fit.ts';
 import { backRoosts } from './backRoosts.ts';
-import { beamArea } from './carryRidge.ts';
 import { hangNests, hangWaterBar } from './hangInside.ts';
 import type { RoomPlan } from './hangInside.ts';
 import { resolveNests } from './resolve.ts';
@@ -28,6 +26,7 @@ import type { HouseParams } from './types.ts';
 import { frameHouseWalls, wallCeilings } from './walls.ts';
 import type { Raise } from './leftOut.ts';
 import type { WallSetting } from './walls.ts';
+import { spansOf } from './houseSpans.ts';
 import { placeOpenings } from './wishes.ts';
 import type { InnerLine } from './wishes.ts';
 
@@ -296,7 +295,6 @@ export const frameHouse = (sketch: Sketch, given: HouseParams, s: HouseSetting):
   )[0];
   const nest = fitted.nests[0];
   const nestCount = fitted.nests.reduce((n, row) => n + row.count, 0) + insideNests;
-  const rafterSpan = roof.kind === 'lean' ? D - 2 * wall : D / 2 - wall;
   const bars = p.roostKind === 'shelf' ? Math.max(1, p.roostBars) : p.roostBars;
   return {
     axes,
@@ -356,40 +354,14 @@ export const frameHouse = (sketch: Sketch, given: HouseParams, s: HouseSetting):
             },
           }
         : {}),
-      spans: [
-        {
-          what: 'rafter' as const,
-          item: rafterItem,
-          span: rafterSpan,
-          spacing: p.rafterSpacing,
-          part: `${roof.kind === 'lean' ? 'roof' : 'roof-back'}/rafter-1`,
-        },
-        ...(beam
-          ? [
-              {
-                what: 'ridge beam' as const,
-                item: beam,
-                span: L - 2 * wall,
-                spacing: D / 2,
-                part: 'roof-front/ridge-1',
-                area: beamArea(L, D),
-              },
-            ]
-          : []),
-        // A flat 2×4 in an end wall carries nothing but its cladding.
-        ...(doorOpening && doorOpening.o.flat !== true
-          ? [
-              {
-                what: 'header' as const,
-                item: headerHeight(doorOpening.o) === 5.5 ? '2x6' : '2x4',
-                span: doorOpening.o.width,
-                spacing: D / 2,
-                part: `${doorOpening.side}-wall/${doorOpening.o.id}/header-1`,
-                ...(beam && doorOpening.o.heavy ? { area: beamArea(L, D) } : {}),
-              },
-            ]
-          : []),
-      ],
+      spans: spansOf(roof, {
+        length: L,
+        depth: D,
+        wall,
+        rafterItem,
+        spacing: p.rafterSpacing,
+        ...(doorOpening ? { door: doorOpening } : {}),
+      }),
       sheetCourses:
         clad.kind === 'sheets'
           ? [
