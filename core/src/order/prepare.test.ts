@@ -39,6 +39,15 @@ describe('what a customer prepares', () => {
     expect(prepareItems(pen).map((i) => i.key)).not.toContain('services');
   });
 
+  it('speaks of wheels, grass and coats only where there are some', () => {
+    expect(all(briefOf('hoop-pen'))).not.toMatch(/wheels/);
+    expect(all(pen)).toMatch(/wheels/);
+    const towed = all(briefOf('skid-house'));
+    expect(towed).toMatch(/Tow it on when the ground around it is worn/);
+    expect(towed).not.toMatch(/under a pen|every day while birds/);
+    expect(all(barn)).not.toMatch(/roofed|grass/);
+  });
+
   it('says how a pen is moved instead of how it is shimmed', () => {
     expect(all(pen)).toMatch(/how it is moved/);
     expect(all(pen)).toMatch(/Stake it/);
@@ -82,7 +91,9 @@ describe('what a customer prepares', () => {
   it('says who comes for how long, and what is left to a customer who joins a kit', () => {
     expect(said(walkIn, 'home')).toMatch(/2 of us are with you on 2 days/);
     expect(said(house, 'home')).toMatch(/hours? when we come/);
-    expect(said(kit, 'home')).toMatch(/You join them in about \d+(\.5)? hours of work with (one helper|2 helpers)/);
+    // Its heaviest panel is 129 lb: two people at 70 lb, the customer one of them.
+    expect(said(kit, 'home')).toMatch(/You join them in about \d+(\.5)? hours of work with one helper/);
+    expect(said(kit, 'ground')).not.toMatch(/we scrape/);
     expect(dayItems(kit).join(' ')).not.toMatch(/set, shimmed/);
   });
 

@@ -32,14 +32,15 @@ const HEAVY = 140;
 
 const hours = (minutes: number): string => {
   const n = Math.max(0.5, Math.round(minutes / 30) / 2);
-  return n === 1 ? 'an hour' : `${n} hours`;
+  return n < 1 ? 'half an hour' : n === 1 ? 'an hour' : `${n} hours`;
 };
 
 /** Ground work, by what the unit stands on. */
 const ground = (b: SiteBrief, site: PrepareSite): string => {
   if (b.indoors)
     return 'Clear the floor and the walls where it will stand, 24″ beyond it, and sweep: it is built to the walls as they are.';
-  if (b.movable) return 'Mow it short and take stones out; nothing else is needed under a pen.';
+  if (b.grazes) return 'Mow it short and take stones out; nothing else is needed under a pen.';
+  if (b.movable) return 'Mow it short and take stones out: firm, nearly level ground is all it needs.';
   const { kind, pads, blocks, pavers, stone, concrete } = b.foundation;
   const [long, wide] = b.footprint;
   const turf = `Take off the turf ${inches(BEYOND)} beyond it on all sides, a place of ${inches(long + 2 * BEYOND)} by ${inches(wide + 2 * BEYOND)}.`;
@@ -56,7 +57,10 @@ const ground = (b: SiteBrief, site: PrepareSite): string => {
     );
   if (concrete.length > 0) out.push('Whoever pours it asks your town how deep the frost goes.');
   if (stone > 0) out.push(`${turf} ${stone} cubic yards of ¾ in stone, raked level 5″ deep, before we come.`);
-  else if (kind === 'bare ground') out.push(`${turf} Level, bare soil is all it needs; we scrape and tamp it.`);
+  else if (kind === 'bare ground')
+    out.push(
+      `${turf} Level, bare soil is all it needs${b.method === 'kit' ? ', scraped and tamped' : '; we scrape and tamp it'}.`,
+    );
   if (pads > 0) {
     const made = [...(blocks > 0 ? [`${blocks} blocks`] : []), ...(pavers > 0 ? [`${pavers} pavers`] : [])].join(
       ' and ',
@@ -109,7 +113,7 @@ const litter = (b: SiteBrief): string => {
       ? 'A hanging feeder and a bucket with nipples. It has no floor: no litter.'
       : 'It has no floor of its own: bring chips or straw 4 to 8″ deep for the ground inside, a feeder and water.';
   const bales = balesFor(b.floor);
-  return `Its floor is ${Math.round(b.floor)} sq ft: ${bales} ${bales === 1 ? 'bale' : 'bales'} of shavings lie ${LITTER}″ deep, and a handful goes in every nest. A feeder and water.`;
+  return `Its floor is ${Math.round(b.floor)} sq ft: ${bales} ${bales === 1 ? 'bale of shavings lies' : 'bales of shavings lie'} ${LITTER}″ deep, and a handful goes in every nest. A feeder and water.`;
 };
 
 /** What a customer prepares for a unit, with its own sizes: only what is true of it and of the way in which it is made. */
@@ -181,8 +185,8 @@ export const dayItems = (b: SiteBrief): string[] => [
             : 'The unit is set, shimmed and checked: doors swing, latches close.'
           : b.method === 'panels'
             ? `The ${b.panels} panels are stood, joined and roofed; doors are hung and tried.`
-            : 'It is framed, skinned and roofed where it stands; doors are hung and tried.',
-        ...(b.painted && b.method !== 'whole' ? ['What was sawn here is painted.'] : []),
+            : `It is framed, skinned${b.indoors ? '' : ', roofed'}${b.painted ? ' and coated' : ''} where it stands; doors are hung and tried.`,
+        ...(b.painted && b.method === 'panels' ? ['What was sawn here is painted.'] : []),
         'We pick up every staple and end of mesh.',
         b.movable ? 'We show you how it is moved and staked.' : 'We show you every latch and the inside release.',
       ]),

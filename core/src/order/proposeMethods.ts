@@ -224,7 +224,7 @@ const countOut = (
   const { build, method, there, trips } = judged;
   const takeoff = takeoffOf(build);
   const steps = planSteps(build, { rates: rules.labour, miles, method, there, foundation });
-  const operations = planOperations(steps, quantity);
+  const operations = planOperations(steps, quantity, build.facts.indoors === true);
   const labour = measureLabour(steps);
   const drive = driveMinutes(miles, rules.labour);
   const work = (labour.site * quantity) / CREW;

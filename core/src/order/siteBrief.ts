@@ -26,7 +26,7 @@ export interface SiteBrief {
   readonly people: number;
   readonly trips: number;
   readonly siteMinutes: number;
-  /** The customer's own work on a kit, and the helpers that its heaviest panel takes. */
+  /** The customer's own work on a kit, and who helps them to lift its heaviest panel. */
   readonly own?: { readonly minutes: number; readonly helpers: number };
   readonly foundation: {
     readonly kind: FoundationKind;
@@ -90,7 +90,7 @@ export const briefSite = (
     trips: chosen.trips,
     siteMinutes: chosen.site,
     ...(chosen.method === 'kit'
-      ? { own: { minutes: chosen.customer, helpers: Math.max(1, Math.ceil(heaviest / lift)) } }
+      ? { own: { minutes: chosen.customer, helpers: Math.max(1, Math.ceil(heaviest / lift) - 1) } }
       : {}),
     foundation: {
       kind: foundation.kind,

@@ -23,7 +23,9 @@ export const coatSteps = (
     title: 'First coat',
     text: [
       'Edges and end grain well; leave the sliding faces of the pop door bare.',
-      ...(where === 'site' ? ['Dry wood, 50 °F and rising, no rain before night.'] : []),
+      ...(where === 'site'
+        ? [`Dry wood, 50 °F and rising${list.build.facts.indoors ? '' : ', no rain before night'}.`]
+        : []),
     ],
     station: where,
     parts: sided.map((p) => p.id),

@@ -162,6 +162,8 @@ describe('where the work is', () => {
     expect(of('site', 'panels')?.stops).toEqual(['rain', 'wind']);
     expect(of('site-coat-1', 'on-site')?.stops).toEqual(['rain', 'frost']);
     expect(of('coat-1', 'panels')?.stops).toEqual([]);
+    const barn = planOperations(planSteps(build('barn-fit-out', {}), { method: 'on-site' }), 1, true);
+    expect(barn.flatMap((o) => o.stops).filter((w) => w !== 'frost')).toEqual([]);
     expect(of('site', 'panels')?.station).toBe('site');
   });
 });

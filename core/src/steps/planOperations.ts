@@ -100,8 +100,9 @@ const crewMinutes = (steps: readonly Step[], crew: number, quantity: number): nu
 /**
  * Groups the steps of `quantity` equal units into the blocks that a crew plan moves about. What a block needs follows from its steps:
  * those of another block that they wait for.
+ * @param indoors it is put together inside another building: neither rain nor wind stops that
  */
-export const planOperations = (steps: readonly Step[], quantity = 1): Operation[] => {
+export const planOperations = (steps: readonly Step[], quantity = 1, indoors = false): Operation[] => {
   const coated = steps.some((s) => s.id === 'coat-1' || s.id === 'site-coat-1');
   const joined = steps.some(
     (s) => s.place === 'site' && (s.verb === 'stand' || s.verb === 'roof') && s.by === undefined,
@@ -121,9 +122,12 @@ export const planOperations = (steps: readonly Step[], quantity = 1): Operation[
         ...info,
         place: mine[0]?.place === 'road' ? 'road' : (mine[0]?.place ?? 'shop'),
         // Frost stops what is poured on site.
-        stops: mine.some((s) => s.verb === 'found' && s.text.some((t) => t.includes('concrete')))
-          ? [...info.stops, 'frost']
-          : info.stops,
+        stops: [
+          ...info.stops.filter((w) => !indoors || w === 'frost'),
+          ...(mine.some((s) => s.verb === 'found' && s.text.some((t) => t.includes('concrete')))
+            ? (['frost'] as const)
+            : []),
+        ],
         minutes: crewMinutes(mine, info.crew, quantity),
         needs: [...needs],
         steps: mine.map((s) => s.id),

@@ -88,7 +88,7 @@ const loadSteps = (list: StepList, ready: readonly string[]): readonly string[] 
           : method === 'on-site'
             ? 'Sticks by length, sheets flat below, hardware boxed; what is wanted first on top.'
             : 'Flat panels on edge or lying, heavy ones low between the axles, what goes up first on top; battens between, so that coats do not stick.',
-        `Pack list: ${method === 'kit' ? 'panels, bags, leaflet' : 'shims, spare 6 in screws, blocks, level, tarps, site parts'}.`,
+        'Everything on the pack list is counted on to the trailer.',
       ],
       station: 'yard',
       parts: [],

@@ -13,9 +13,9 @@ const BLOCK_MINUTES = 4;
 const foundText = (list: StepList): string[] => {
   const f = list.foundation;
   const words: Partial<Record<typeof f.kind, string>> = {
-    'bare ground': 'Sod off, the ground scraped level and tamped where runners lie.',
+    'bare ground': 'Sod off, the ground scraped level and tamped where it lies.',
     'gravel pad': 'The bed of stone raked level and tamped: strike it off with a straight board.',
-    slab: 'Sweep the slab; read its diagonals and its level before anything is unloaded on it.',
+    slab: 'Sweep the slab; read its diagonals and its level before anything is set on it.',
     perimeter: 'Sweep the ring; read its diagonals and its level before the sill goes on.',
   };
   return [
@@ -46,7 +46,14 @@ const foundStep = (list: StepList, after: readonly string[]): readonly string[] 
     list.add({
       id: 'foundation',
       verb: 'found',
-      title: f.supports.length > 0 ? 'Set the pads' : curb > 0 ? 'Set the curb' : 'Make the ground ready',
+      title:
+        f.supports.length > 0
+          ? 'Set the pads'
+          : curb > 0
+            ? 'Set the curb'
+            : f.concrete.length > 0
+              ? 'Measure the concrete'
+              : 'Make the ground ready',
       text: foundText(list),
       station: 'site',
       parts: blocks.map((p) => p.id),
@@ -169,7 +176,9 @@ export const siteSteps = (list: StepList, loaded: readonly string[], driveMinute
     id: 'clean-up',
     verb: 'finish',
     title: 'Clean up',
-    text: ['Staples, screws and mesh ends off the grass with the magnet: birds eat them. Offcuts back on the trailer.'],
+    text: [
+      `Staples, screws and mesh ends off the ${indoors ? 'floor' : 'grass'} with the magnet: birds eat them. Offcuts back on the trailer.`,
+    ],
     station: 'site',
     parts: [],
     minutes: rates.cleanUp,
@@ -186,7 +195,7 @@ export const siteSteps = (list: StepList, loaded: readonly string[], driveMinute
           text: [
             movable
               ? 'How it is moved, where to hold, how to stake it in wind.'
-              : 'Keys, latches and the inside release; how it is cleaned out; what to watch in the first weeks.',
+              : 'Latches and the inside release; how it is cleaned out; what to watch in the first weeks.',
           ],
           station: 'site',
           parts: [],
@@ -199,7 +208,7 @@ export const siteSteps = (list: StepList, loaded: readonly string[], driveMinute
     id: 'return',
     verb: 'deliver',
     title: 'Drive back',
-    text: ['Straps, blocks and tools counted back on to the trailer.'],
+    text: ['Straps and tools counted back on to the trailer.'],
     station: 'road',
     parts: [],
     minutes: driveMinutes,
