@@ -1,6 +1,6 @@
 import { measureBounds, measureMass, measurePartsMass } from '../unit/index.ts';
-import type { Build, Part } from '../unit/index.ts';
-import type { Method } from '../steps/index.ts';
+import type { Assembly, Build, Part } from '../unit/index.ts';
+import type { Method, Step } from '../steps/index.ts';
 
 /** One thing that is lifted on to a trailer and off it: a unit, a panel, or a bundle of sticks and sheets. Inches, pounds. */
 export interface Travels {
@@ -46,6 +46,25 @@ const bundle = (id: string, name: string, parts: readonly Part[]): Travels => {
   };
 };
 
+/** What travels as one piece among panels; the rest is bundled. */
+const isPanel = (a: Assembly): boolean =>
+  a.kind === 'base' || a.flat || a.kind === 'door' || a.kind === 'lid' || a.kind === 'nest';
+
+/** Panels that are framed on site, by the steps that were planned for a unit. */
+export const findFramedThere = (
+  build: Build,
+  steps: readonly Pick<Step, 'place' | 'verb' | 'assembly'>[],
+): ReadonlySet<string> => {
+  const panels = new Set(build.assemblies.filter(isPanel).map((a) => a.id));
+  return new Set(
+    steps.flatMap((s) =>
+      s.place === 'site' && s.verb === 'frame' && s.assembly !== undefined && panels.has(s.assembly)
+        ? [s.assembly]
+        : [],
+    ),
+  );
+};
+
 /**
  * What of a unit travels by a method: whole, as panels with bundles for the rest, or as sticks and sheets. Block is counted with the foundation.
  * @param there assemblies that are framed on site although the rest comes as panels
@@ -89,8 +108,7 @@ export const findTravels = (build: Build, method: Method, there: ReadonlySet<str
       out.push(bundle(a.id, `${a.name}, cut`, mine));
       continue;
     }
-    const panel = a.kind === 'base' || a.flat || a.kind === 'door' || a.kind === 'lid' || a.kind === 'nest';
-    if (!panel) {
+    if (!isPanel(a)) {
       out.push(bundle(a.id, a.name, mine));
       continue;
     }

@@ -132,7 +132,7 @@ export const planLoad = (build: Build, trailer: Trailer, way: LoadWay = {}): Loa
     ],
     pack: [
       ...travels.map((t) => packLine(t, quantity)),
-      ...(foundation?.buy ?? []).filter((l) => l.brought).map((l) => `${l.count * quantity} × ${l.name}`),
+      ...(foundation?.buy ?? []).map((l) => `${l.count * quantity} × ${l.name}`),
       ...(method === 'kit'
         ? ['bags of fasteners, leaflet, bits']
         : build.facts.movable

@@ -79,4 +79,12 @@ describe('a wall that comes apart into panels', () => {
       expect([weight, findUnheld(made)]).toEqual([weight, []]);
     }
   });
+
+  it('mirrored it comes apart as well: it is split before it is turned', () => {
+    const spec = parseSpec({ family: 'walk-in', params: { length: 240, depth: 120 } });
+    const turned = buildSpec({ ...spec, mirrored: true }, LIMITS);
+    expect(turned.assemblies.map((a) => a.id)).toEqual(split.assemblies.map((a) => a.id));
+    expect(faultsOf(turned)).toEqual([]);
+    expect(findUnheld(turned)).toEqual([]);
+  });
 });

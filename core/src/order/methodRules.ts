@@ -15,6 +15,9 @@ export interface MethodRules {
   readonly kitMost: number;
 }
 
+/** People on site, and at one unit in the shop. Common practice, no source. */
+export const CREW = 2;
+
 export const METHOD_RULES: MethodRules = {
   lift: 70,
   lifters: 4,

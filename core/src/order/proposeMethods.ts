@@ -9,6 +9,7 @@ import type { Method, Operation, Step } from '../steps/index.ts';
 import type { Takeoff } from '../takeoff/index.ts';
 import type { Build } from '../unit/index.ts';
 import type { BusinessRules } from './businessRules.ts';
+import { CREW } from './methodRules.ts';
 import type { MethodRules } from './methodRules.ts';
 
 /** What decides between methods beside the unit itself. */
@@ -52,7 +53,6 @@ export interface MethodPlan {
   readonly proposals: readonly Proposal[];
 }
 
-const CREW = 2;
 /** A shop's day for a crew, minutes. */
 const SHOP_DAY = 480;
 

@@ -2,6 +2,7 @@ import type { ConcretePlan, FoundationKind, FoundationPlan } from '../site/index
 import type { Method } from '../steps/index.ts';
 import { measurePartsMass } from '../unit/index.ts';
 import type { Build } from '../unit/index.ts';
+import { CREW } from './methodRules.ts';
 import type { Proposal } from './proposeMethods.ts';
 
 /** What the customer of a unit must know of its coming, taken from the unit and the way in which it is made. Inches, pounds, minutes. */
@@ -45,8 +46,6 @@ export interface SiteBrief {
   readonly base: readonly [number, number, number, number];
   readonly painted: boolean;
 }
-
-const CREW = 2;
 
 /** The brief of a unit made by a method. */
 export const briefSite = (

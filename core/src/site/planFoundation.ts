@@ -51,15 +51,13 @@ export interface Bench {
   readonly highest: number;
 }
 
-/** Something that a foundation takes, its money in cents and its weight in pounds together. */
+/** Something that a foundation takes and that we bring, its money in cents and its weight in pounds together. */
 export interface FoundationLine {
   readonly item: string;
   readonly name: string;
   readonly count: number;
   readonly cost: number;
   readonly weight: number;
-  /** Comes on our trailer; else a quarry or mixer brings it to the site. */
-  readonly brought: boolean;
 }
 
 /** What carries a unit, what it is made of and what it takes. */
@@ -152,11 +150,11 @@ const nameOf = (x: number, y: number, b: Build['facts']['base']): string => {
   return `${depth}, ${Math.round((x - b[0]) * 2) / 2}″ from the left`;
 };
 
-const lineOf = (item: string, count: number, brought = true): FoundationLine[] => {
+const lineOf = (item: string, count: number): FoundationLine[] => {
   if (count <= 0) return [];
   const piece = item === 'block-8' || item === 'paver' ? findPiece(item) : undefined;
   const { name, weight, cost } = piece ?? findHardware(item);
-  return [{ item, name, count, cost: cost * count, weight: weight * count, brought }];
+  return [{ item, name, count, cost: cost * count, weight: weight * count }];
 };
 
 const kindOf = (build: Build, bearings: readonly Bearing[], supports: number): FoundationKind => {
@@ -300,7 +298,7 @@ export const planFoundation = (build: Build, survey?: Survey, rules: PadRules = 
     concrete,
     buy,
     cost: buy.reduce((n, l) => n + l.cost, 0),
-    weight: buy.reduce((n, l) => n + (l.brought ? l.weight : 0), 0),
+    weight: buy.reduce((n, l) => n + l.weight, 0),
     minutes,
     warnings,
   };

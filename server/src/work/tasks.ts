@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto';
 import { drawBuild } from '@rubbet/core/draw';
 import { writeCutList, writeSvg } from '@rubbet/core/formats';
-import { judgeTow, planLoad } from '@rubbet/core/haul';
+import { findFramedThere, judgeTow, planLoad } from '@rubbet/core/haul';
 import type { Trailer, Vehicle } from '@rubbet/core/haul';
 import { planSticks } from '@rubbet/core/cut';
 import type { StickPlan } from '@rubbet/core/cut';
@@ -126,13 +126,8 @@ export const TASKS = {
     readonly quantity: number;
   }): LoadOn[] => {
     const { build, steps, method, foundation } = madeFrom(source);
-    // What is framed on site although the rest comes as panels.
-    const there = new Set(
-      method === 'panels'
-        ? steps.flatMap((s) => (s.place === 'site' && s.id === `${s.assembly ?? ''}/frame` ? [s.assembly ?? ''] : []))
-        : [],
-    );
-    const way = { quantity, method, there, ...(foundation ? { foundation } : {}) };
+    const there = method === 'panels' ? findFramedThere(build, steps) : undefined;
+    const way = { quantity, method, ...(there ? { there } : {}), ...(foundation ? { foundation } : {}) };
     return trailers.map((trailer) => {
       const load = planLoad(build, trailer, way);
       return {

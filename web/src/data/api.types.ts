@@ -603,7 +603,7 @@ export interface components {
      * @enum {string}
      */
     readonly FoundationKind: import('@rubbet/core/site').FoundationKind;
-    /** @description Something that a foundation takes, its money in cents and its weight in pounds together. */
+    /** @description Something that a foundation takes and that we bring, its money in cents and its weight in pounds together. */
     readonly FoundationLine: import('@rubbet/core/site').FoundationLine;
     /** @description What carries a unit, what it is made of and what it takes. */
     readonly FoundationPlan: import('@rubbet/core/site').FoundationPlan;
