@@ -96,8 +96,10 @@ interface Split {
   /** Where along the wall that panel's own face begins. */
   readonly startOf: (a: number) => number;
   readonly axes: Axes;
-  /** Parts that took a cut part's place, by its id. */
+  /** Parts that took a cut part's place, by its id; pieces of one plate are named by the first of them. */
   readonly cut: ReadonlyMap<string, readonly PartDraft[]>;
+  /** The same for each piece that went into a plate. */
+  readonly took: ReadonlyMap<string, readonly PartDraft[]>;
 }
 
 const splitWall = (build: Build, wall: Assembly, seams: readonly number[]): Split => {
@@ -113,6 +115,7 @@ const splitWall = (build: Build, wall: Assembly, seams: readonly number[]): Spli
   const ties = (e: Extent): boolean => doubled && e.z[1] > highest - EPS;
   const out: PartDraft[] = [];
   const cut = new Map<string, PartDraft[]>();
+  const took = new Map<string, PartDraft[]>();
   const draftOf = (e: Extent, assembly: string, more: Partial<PartDraft> = {}): PartDraft => {
     const { mark: _mark, ...draft } = e.part;
     return { ...draft, ...more, assembly };
@@ -223,7 +226,10 @@ const splitWall = (build: Build, wall: Assembly, seams: readonly number[]): Spli
       );
     });
     out.push(...made);
-    for (const e of level) cut.set(e.part.id, e === first ? made : []);
+    for (const e of level) {
+      cut.set(e.part.id, e === first ? made : []);
+      took.set(e.part.id, made);
+    }
   }
   const fitted = out;
   const from = lines[0] as number;
@@ -291,7 +297,7 @@ const splitWall = (build: Build, wall: Assembly, seams: readonly number[]): Spli
       : [];
   });
   const startOf = (a: number): number => (panelAt(a) === wall.id ? 0 : (lines[ids.indexOf(panelAt(a))] as number));
-  return { parts: fitted, assemblies, bolts, panelAt, startOf, axes, cut };
+  return { parts: fitted, assemblies, bolts, panelAt, startOf, axes, cut, took };
 };
 
 /**
@@ -314,6 +320,7 @@ export const splitPanels = (build: Build, limits: PanelLimits): Build => {
   if (splits.length === 0) return build;
   const of = new Map(splits.map(([wall, s]) => [wall.id, s]));
   const cutOf = new Map(splits.flatMap(([, s]) => [...s.cut]));
+  const tookOf = new Map(splits.flatMap(([, s]) => [...s.took]));
   const parts = [
     ...build.parts.filter((p) => !of.has(p.assembly)).map(({ mark: _mark, ...p }): PartDraft => p),
     ...splits.flatMap(([, s]) => s.parts),
@@ -339,7 +346,15 @@ export const splitPanels = (build: Build, limits: PanelLimits): Build => {
   });
   const asks = asksFor(build).flatMap((ask): Ask[] => {
     const nearest = typeof ask.nearest === 'string' ? panelFor(ask.nearest, ask.parts) : ask.nearest;
-    const moved = { ...ask, ...(nearest === undefined ? {} : { nearest }) };
+    // What is joined to a plate that was cut is joined to the piece in its own panel.
+    const beside = ask.parts.find((id) => byId.has(id) && !tookOf.has(id));
+    const own = ask.parts.map((id) => {
+      const at = byId.get(id)?.assembly;
+      if (!tookOf.has(id) || at === undefined || beside === undefined) return id;
+      const panel = panelFor(at, [beside]);
+      return tookOf.get(id)?.find((p) => p.assembly === panel && p.fit !== 'sawn in place')?.id ?? id;
+    });
+    const moved = { ...ask, parts: own, ...(nearest === undefined ? {} : { nearest }) };
     // Every piece of a sole that was cut has anchors of its own.
     const pieces = ask.parts.length === 1 ? cutOf.get(ask.parts[0] as string) : undefined;
     if (!pieces || ask.hardware?.['anchor-bolt'] === undefined) return [moved];
