@@ -16,7 +16,7 @@ import { compareBuilds, measureMass } from '@rubbet/core/unit';
 import { buildSpec, defaultsOf, FAMILIES, findFamily, parseSpec, SpecError } from '@rubbet/core/model';
 import { computeOrder, readMethodSite, SiteError, writeMethods } from '@rubbet/core/order';
 import { planFoundation, planPads, readSurvey, SurveyError } from '@rubbet/core/site';
-import { measureLabour, METHODS } from '@rubbet/core/steps';
+import { LABOUR_RATES, measureLabour, measureRepeat, METHODS } from '@rubbet/core/steps';
 import type { Method } from '@rubbet/core/steps';
 import { measureMoving, measureTipSpeed } from '@rubbet/core/structure';
 
@@ -239,7 +239,7 @@ const answer = (call: Call, inputs: Inputs): string => {
       const method = readMethod(call);
       const computed = computeOrder({ spec: s, miles, quantity, ...(method ? { method } : {}) });
       const { steps, operations } = computed;
-      const { bench, site, road, customer } = measureLabour(steps);
+      const { bench, site, road, customer } = measureLabour(steps, measureRepeat(quantity, LABOUR_RATES.learning));
       return json({ method: computed.method, steps, operations, labour: { shop: bench, bench, site, road, customer } });
     }
     case 'method': {

@@ -55,6 +55,7 @@ const BOUNDS: Readonly<Record<string, readonly [number, number]>> = {
   'check.wind': [0, 200],
   'labour.roadMilesPerHour': [5, 80],
   'labour.roadFixed': [0, 240],
+  'labour.learning': [0.7, 1],
   'pads.block': [1, 24],
   'pads.joint': [0, 2],
   'method.lift': [20, 200],

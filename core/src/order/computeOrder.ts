@@ -12,7 +12,6 @@ import type { Price } from '../price/index.ts';
 import type { Trailer } from '../haul/index.ts';
 import { planFoundation } from '../site/index.ts';
 import type { FoundationPlan, Survey } from '../site/index.ts';
-import { measureLabour } from '../steps/index.ts';
 import type { Method, Operation, Step } from '../steps/index.ts';
 import { measureMoving, measureTipSpeed } from '../structure/index.ts';
 import type { MovingForce } from '../structure/index.ts';
@@ -52,6 +51,7 @@ export interface OrderSummary {
   readonly sticks: number;
   readonly sheets: number;
   readonly waste: number;
+  /** Labour in the shop for one unit, on average where there are several. */
   readonly benchMinutes: number;
   /** Labour on site for one unit; summaries kept from before have none. */
   readonly siteMinutes?: number;
@@ -151,7 +151,7 @@ export const computeOrder = (
     method,
     methods,
     foundation,
-    brief: briefSite(build, chosen, foundation, rules.method.lift),
+    brief: briefSite(build, chosen, foundation, { lift: rules.method.lift, units: quantity }),
     summary: {
       birds: sizing.birds,
       ...(sizing.first ? { firstLimit: sizing.first.what, firstAt: sizing.first.birds ?? 0 } : {}),
@@ -164,8 +164,8 @@ export const computeOrder = (
       sticks: takeoff.sticks.sticks.length,
       sheets: takeoff.sheets.sheets.length,
       waste: takeoff.waste,
-      benchMinutes: measureLabour(steps).bench,
-      siteMinutes: measureLabour(steps).site,
+      benchMinutes: Math.round(chosen.shop),
+      siteMinutes: Math.round(chosen.site),
       coats: operations.filter((o) => o.station === 'paint').length,
       method,
       trips: chosen.trips,

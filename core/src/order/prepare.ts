@@ -62,13 +62,14 @@ const ground = (b: SiteBrief, site: PrepareSite): string => {
       `${turf} Level, bare soil is all it needs${b.method === 'kit' ? ', scraped and tamped' : '; we scrape and tamp it'}.`,
     );
   if (pads > 0) {
+    const [it, each] = (b.units ?? 1) > 1 ? [`Each of the ${String(b.units)}`, ' for each'] : ['It', ''];
     const made = [...(blocks > 0 ? [`${blocks} blocks`] : []), ...(pavers > 0 ? [`${pavers} pavers`] : [])].join(
       ' and ',
     );
     out.push(
       b.method === 'kit'
-        ? `${concrete.length > 0 ? '' : `${turf} `}It stands on ${pads} pads: you set ${made}, which we bring.`
-        : `${concrete.length > 0 ? '' : `${turf} `}It stands on ${pads} pads; we bring the ${made} and set them.`,
+        ? `${concrete.length > 0 ? '' : `${turf} `}${it} stands on ${pads} pads: you set ${made}${each}, which we bring.`
+        : `${concrete.length > 0 ? '' : `${turf} `}${it} stands on ${pads} pads; we bring the ${made}${each} and set them.`,
     );
   }
   return `${out.join(' ')}${fall}`;
@@ -112,8 +113,9 @@ const litter = (b: SiteBrief): string => {
     return b.movable
       ? 'A hanging feeder and a bucket with nipples. It has no floor: no litter.'
       : 'It has no floor of its own: bring chips or straw 4 to 8″ deep for the ground inside, a feeder and water.';
-  const bales = balesFor(b.floor);
-  return `Its floor is ${Math.round(b.floor)} sq ft: ${bales} ${bales === 1 ? 'bale of shavings lies' : 'bales of shavings lie'} ${LITTER}″ deep, and a handful goes in every nest. A feeder and water.`;
+  const { units = 1 } = b;
+  const bales = balesFor(b.floor * units);
+  return `${units > 1 ? `The floors of the ${units} are ${Math.round(b.floor * units)}` : `Its floor is ${Math.round(b.floor)}`} sq ft: ${bales} ${bales === 1 ? 'bale of shavings lies' : 'bales of shavings lie'} ${LITTER}″ deep, and a handful goes in every nest. A feeder and water.`;
 };
 
 /** What a customer prepares for a unit, with its own sizes: only what is true of it and of the way in which it is made. */

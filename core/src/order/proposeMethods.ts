@@ -4,7 +4,7 @@ import type { Trailer, Travels } from '../haul/index.ts';
 import { priceOrder } from '../price/index.ts';
 import type { Price } from '../price/index.ts';
 import type { FoundationPlan } from '../site/index.ts';
-import { driveMinutes, measureLabour, METHODS, planOperations, planSteps } from '../steps/index.ts';
+import { driveMinutes, measureLabour, measureRepeat, METHODS, planOperations, planSteps } from '../steps/index.ts';
 import type { Method, Operation, Step } from '../steps/index.ts';
 import type { Takeoff } from '../takeoff/index.ts';
 import type { Build } from '../unit/index.ts';
@@ -32,6 +32,7 @@ export interface Proposal {
   readonly reasons: readonly string[];
   readonly steps: readonly Step[];
   readonly operations: readonly Operation[];
+  /** Labour for one unit, on average where there are several. */
   readonly shop: number;
   readonly site: number;
   readonly customer: number;
@@ -223,11 +224,12 @@ const countOut = (
   const { miles = 0, quantity = 1 } = site;
   const { build, method, there, trips } = judged;
   const takeoff = takeoffOf(build);
-  const steps = planSteps(build, { rates: rules.labour, miles, method, there, foundation });
-  const operations = planOperations(steps, quantity, build.facts.indoors === true);
-  const labour = measureLabour(steps);
+  const steps = planSteps(build, { rates: rules.labour, miles, method, there, foundation, quantity });
+  const repeat = measureRepeat(quantity, rules.labour.learning);
+  const operations = planOperations(steps, repeat, build.facts.indoors === true);
+  const labour = measureLabour(steps, repeat);
   const drive = driveMinutes(miles, rules.labour);
-  const work = (labour.site * quantity) / CREW;
+  const work = labour.site / CREW;
   const away = drive > rules.method.nightFrom;
   const perDay = Math.max(60, rules.method.siteDay - (away ? 0 : 2 * drive));
   const dries = steps.some((s) => s.id === 'site-coat-1') ? 2 : 0;
@@ -241,6 +243,7 @@ const countOut = (
     {
       miles,
       quantity,
+      repeat,
       trips,
       crewMinutes: Math.max(0, drives - trips) * 2 * drive * CREW,
       nights: nights * CREW,
@@ -257,11 +260,11 @@ const countOut = (
     reasons: judged.reasons,
     steps,
     operations,
-    shop: labour.bench,
-    site: labour.site,
-    customer: labour.customer,
+    shop: labour.bench / quantity,
+    site: labour.site / quantity,
+    customer: labour.customer / quantity,
     road: 2 * drive * drives,
-    shopDays: Math.max(1, Math.ceil((labour.bench * quantity) / CREW / SHOP_DAY - 1e-9)),
+    shopDays: Math.max(1, Math.ceil(labour.bench / CREW / SHOP_DAY - 1e-9)),
     siteDays,
     trips,
     nights,

@@ -8,6 +8,8 @@ import type { Proposal } from './proposeMethods.ts';
 /** What the customer of a unit must know of its coming, taken from the unit and the way in which it is made. Inches, pounds, minutes. */
 export interface SiteBrief {
   readonly method: Method;
+  /** Equal units that come; briefs kept from before speak of one. */
+  readonly units?: number;
   readonly movable: boolean;
   readonly indoors: boolean;
   /** Moved from grass to grass with birds in it; another that is moved is towed when its ground is worn. */
@@ -26,6 +28,7 @@ export interface SiteBrief {
   readonly days: number;
   readonly people: number;
   readonly trips: number;
+  /** Labour on site for all of them. */
   readonly siteMinutes: number;
   /** The customer's own work on a kit, and who helps them to lift its heaviest panel. */
   readonly own?: { readonly minutes: number; readonly helpers: number };
@@ -52,7 +55,7 @@ export const briefSite = (
   build: Build,
   chosen: Pick<Proposal, 'method' | 'siteDays' | 'trips' | 'site' | 'customer' | 'travels'>,
   foundation: FoundationPlan,
-  lift: number,
+  { lift, units }: { readonly lift: number; readonly units: number },
 ): SiteBrief => {
   const { facts } = build;
   const { travels } = chosen;
@@ -70,6 +73,7 @@ export const briefSite = (
   const [x0, y0, x1, y1] = facts.base;
   return {
     method: chosen.method,
+    units,
     movable: facts.movable,
     indoors: facts.indoors === true,
     grazes: facts.movable && (build.capacity.runArea ?? 0) > 0,
@@ -87,9 +91,9 @@ export const briefSite = (
     days: chosen.siteDays,
     people: CREW,
     trips: chosen.trips,
-    siteMinutes: chosen.site,
+    siteMinutes: chosen.site * units,
     ...(chosen.method === 'kit'
-      ? { own: { minutes: chosen.customer, helpers: Math.max(1, Math.ceil(heaviest / lift) - 1) } }
+      ? { own: { minutes: chosen.customer * units, helpers: Math.max(1, Math.ceil(heaviest / lift) - 1) } }
       : {}),
     foundation: {
       kind: foundation.kind,

@@ -1,5 +1,6 @@
 import { planSticks } from '../cut/index.ts';
-import { stickDemandOf } from '../takeoff/index.ts';
+import { planBatch, stickDemandOf } from '../takeoff/index.ts';
+import type { CutPlans } from '../takeoff/index.ts';
 import type { Spec } from '../model/index.ts';
 import { PLACE_OF } from '../steps/index.ts';
 import type { Method, Operation, Step } from '../steps/index.ts';
@@ -10,7 +11,7 @@ import type { OrderComputation } from './computeOrder.ts';
 import type { SiteBrief } from './siteBrief.ts';
 
 /** Number of the shape below; raised with every change, with a step in MIGRATIONS that brings older plans up. */
-export const WORK_PLAN_SCHEMA = 3;
+export const WORK_PLAN_SCHEMA = 4;
 
 /**
  * What a work order was made from and keeps: its spec as it was frozen, every part, every step, the blocks of work and what
@@ -23,6 +24,8 @@ export interface WorkPlan extends Pick<OrderComputation, 'build' | 'steps' | 'op
   readonly schema: number;
   readonly revision: number;
   readonly quantity: number;
+  /** What is cut for all units together, where there are several: every piece and face with its unit in its id. */
+  readonly batch?: CutPlans;
   /** How it is made and reaches its place. */
   readonly method: Method;
   readonly spec: Spec;
@@ -44,6 +47,7 @@ export const makeWorkPlan = (
   schema: WORK_PLAN_SCHEMA,
   revision: of.revision,
   quantity: of.quantity,
+  ...(of.quantity > 1 ? { batch: planBatch(computed.build.parts, of.quantity) } : {}),
   method: computed.method,
   spec: of.spec,
   build: computed.build,
@@ -54,6 +58,12 @@ export const makeWorkPlan = (
   foundation: computed.foundation,
   brief: computed.brief,
 });
+
+/** Units that are followed one by one at the bench; orders from before have one, however many are made. */
+export const unitsOf = (plan: Pick<WorkPlan, 'quantity' | 'batch'>): number => (plan.batch ? plan.quantity : 1);
+
+/** What the saw cuts for a work order: all units together. */
+export const cutPlansOf = (plan: Pick<WorkPlan, 'takeoff' | 'batch'>): CutPlans => plan.batch ?? plan.takeoff;
 
 /**
  * The plan of a work order that was made before plans were kept: computed now, but with just the parts and steps that stand
@@ -126,6 +136,8 @@ const MIGRATIONS: Readonly<Record<number, (plan: Record<string, unknown>) => Rec
     const mesh = { layout: [], ...(takeoff.mesh ?? {}) };
     return { ...plan, build: { ...rest, joints }, steps, takeoff: { ...takeoff, mesh } };
   },
+  // Several units were one at the bench, and stay so.
+  3: (plan) => plan,
   // Before methods, everything was built whole: a step's place follows from its station.
   2: (plan) => ({
     ...plan,

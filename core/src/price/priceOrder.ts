@@ -45,6 +45,8 @@ export interface Price {
 export interface PriceWay {
   readonly miles: number;
   readonly quantity?: number;
+  /** How many times the labour of one unit they take all together; as many as there are where nothing is said. */
+  readonly repeat?: number;
   /** Trips of the trailer. */
   readonly trips?: number;
   /** Minutes that people drive to further days on site, all of them together. */
@@ -64,11 +66,11 @@ export const priceOrder = (
   rules: PriceRules = PRICE_RULES,
 ): Price => {
   const { miles, quantity = 1, trips = 1 } = way;
-  const labourTime = measureLabour(steps);
+  const labourTime = measureLabour(steps, way.repeat ?? quantity);
   const materials = (takeoff.cost + (way.foundation ?? 0)) * quantity;
   const spoil = Math.round(materials * rules.spoil);
-  const labour = Math.round((labourTime.bench / 60) * rules.labourPerHour * quantity);
-  const site = Math.round(((labourTime.site * quantity + (way.crewMinutes ?? 0)) / 60) * rules.sitePerHour);
+  const labour = Math.round((labourTime.bench / 60) * rules.labourPerHour);
+  const site = Math.round(((labourTime.site + (way.crewMinutes ?? 0)) / 60) * rules.sitePerHour);
   const delivery = Math.round((rules.deliveryBase + miles * rules.deliveryPerMile) * trips);
   const nights = (way.nights ?? 0) * (way.night ?? 0);
   const cost = materials + spoil + labour + site + delivery + nights;

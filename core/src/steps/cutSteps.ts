@@ -10,8 +10,8 @@ type CutStep = Pick<Step, 'id' | 'verb' | 'title' | 'text' | 'station' | 'parts'
 const base = { verb: 'cut', station: 'saw', view: 'three' } as const;
 const ids = (parts: readonly Part[]): string[] => parts.map((p) => p.id);
 
-/** What is cut at the saw: sticks by item, then sheets, then mesh by its rolls. What is measured in place is cut where it goes. */
-export const cutSteps = (parts: readonly Part[], rates: LabourRates): CutStep[] => {
+/** What is cut at the saw for so many equal units, with the minutes of one: sticks by item, then sheets, then mesh by its rolls. What is measured in place is cut where it goes. */
+export const cutSteps = (parts: readonly Part[], rates: LabourRates, units = 1): CutStep[] => {
   const ready = parts.filter((p) => p.fit === 'cut to length');
   const lumber = ready.filter((p) => findItem(p.item).kind === 'lumber');
   const sheets = parts.filter((p) => findItem(p.item).kind === 'sheet');
@@ -22,7 +22,7 @@ export const cutSteps = (parts: readonly Part[], rates: LabourRates): CutStep[] 
       ...base,
       id: `cut-${item}`,
       title: `Cut the ${findItem(item).name}`,
-      text: cutText(mine),
+      text: cutText(mine, units),
       parts: ids(mine),
       minutes: 3 + mine.length * rates.cutPerPiece,
     };
@@ -32,7 +32,10 @@ export const cutSteps = (parts: readonly Part[], rates: LabourRates): CutStep[] 
       ...base,
       id: 'cut-sheets',
       title: 'Cut the sheets',
-      text: [countText(sheets, 'sheet layouts'), 'Openings are cut out here on the bench, not after the wall stands.'],
+      text: [
+        countText(sheets, 'sheet layouts', units),
+        'Openings are cut out here on the bench, not after the wall stands.',
+      ],
       parts: ids(sheets.filter((p) => p.fit === 'cut to length')),
       minutes: 5 + sheets.length * rates.cutPerSheetPiece,
       tools: ['track saw', 'jigsaw', 'tape', 'chalk line'],
@@ -42,7 +45,7 @@ export const cutSteps = (parts: readonly Part[], rates: LabourRates): CutStep[] 
       ...base,
       id: 'cut-mesh',
       title: 'Cut the mesh',
-      text: cutMeshText(mesh),
+      text: cutMeshText(mesh, units),
       parts: ids(mesh),
       minutes: 3 + mesh.length * rates.cutPerMeshFace,
       tools: ['snips', 'tape', 'two boards'],

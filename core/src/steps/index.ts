@@ -8,3 +8,4 @@ export * from './planOperations.ts';
 export * from './progress.ts';
 export * from './placeJoints.ts';
 export * from './gates.ts';
+export * from './units.ts';

@@ -89,20 +89,22 @@ const INFO: Readonly<Record<OperationKey, Info>> = {
   'hand-over': { ...shop, name: 'finish', station: 'site', crew: 2, spans: false },
 };
 
-/** Whole-crew minutes of some steps for a number of equal units: work is shared, a drive takes as long for two as for one. */
-const crewMinutes = (steps: readonly Step[], crew: number, quantity: number): number => {
+/** Whole-crew minutes of some steps, done so many times over: work is shared, a drive takes as long for two as for one. */
+const crewMinutes = (steps: readonly Step[], crew: number, repeat: number): number => {
   const sum = (list: readonly Step[]): number => list.reduce((n, s) => n + s.minutes, 0);
+  const once = steps.filter((s) => s.batch === 'whole');
   const driving = steps.filter((s) => s.station === 'road');
-  const work = steps.filter((s) => s.station !== 'road' && s.by === undefined);
-  return Math.max(15, Math.round((sum(work) / crew) * quantity + sum(driving)));
+  const work = steps.filter((s) => s.station !== 'road' && s.by === undefined && s.batch !== 'whole');
+  return Math.max(15, Math.round((sum(work) / crew) * repeat + sum(once) / crew + sum(driving)));
 };
 
 /**
- * Groups the steps of `quantity` equal units into the blocks that a crew plan moves about. What a block needs follows from its steps:
+ * Groups the steps of equal units into the blocks that a crew plan moves about. What a block needs follows from its steps:
  * those of another block that they wait for.
+ * @param repeat how many times the labour of one unit they take all together (`measureRepeat`)
  * @param indoors it is put together inside another building: neither rain nor wind stops that
  */
-export const planOperations = (steps: readonly Step[], quantity = 1, indoors = false): Operation[] => {
+export const planOperations = (steps: readonly Step[], repeat = 1, indoors = false): Operation[] => {
   const coated = steps.some((s) => s.id === 'coat-1' || s.id === 'site-coat-1');
   const joined = steps.some(
     (s) => s.place === 'site' && (s.verb === 'stand' || s.verb === 'roof') && s.by === undefined,
@@ -128,7 +130,7 @@ export const planOperations = (steps: readonly Step[], quantity = 1, indoors = f
             ? (['frost'] as const)
             : []),
         ],
-        minutes: crewMinutes(mine, info.crew, quantity),
+        minutes: crewMinutes(mine, info.crew, repeat),
         needs: [...needs],
         steps: mine.map((s) => s.id),
       },
@@ -136,11 +138,16 @@ export const planOperations = (steps: readonly Step[], quantity = 1, indoors = f
   });
 };
 
-/** All labour of a build in minutes: in the shop with loading, on site, on the road there and back, and the customer's own for a kit. */
+/**
+ * All labour in minutes: in the shop with loading, on site, on the road there and back, and the customer's own for a kit.
+ * @param repeat how many times the labour of one unit it is (`measureRepeat`); drives are not repeated
+ */
 export const measureLabour = (
   steps: readonly Step[],
+  repeat = 1,
 ): { readonly bench: number; readonly site: number; readonly road: number; readonly customer: number } => {
-  const sum = (f: (s: Step) => boolean): number => steps.filter(f).reduce((n, s) => n + s.minutes, 0);
+  const timesOf = (s: Step): number => (s.batch === 'whole' || s.place === 'road' ? 1 : repeat);
+  const sum = (f: (s: Step) => boolean): number => steps.filter(f).reduce((n, s) => n + s.minutes * timesOf(s), 0);
   const ours = (s: Step): boolean => s.by === undefined;
   return {
     bench: sum((s) => ours(s) && (s.place === 'shop' || s.place === 'load')),

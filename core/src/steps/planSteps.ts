@@ -8,6 +8,7 @@ import { StepList } from './stepList.ts';
 import type { Making } from './stepList.ts';
 import { LABOUR_RATES } from './types.ts';
 import type { LabourRates, Step } from './types.ts';
+import { PATTERN_FROM } from './units.ts';
 import { withJoints } from './withJoints.ts';
 
 /** Minutes of one drive of some miles with a trailer. */
@@ -31,7 +32,7 @@ const sawSteps = (list: StepList): readonly string[] => {
     needs: [],
     view: 'three',
   });
-  const cut = cutSteps(list.build.parts, list.rates).map((step) => list.add({ ...step, needs: [sort] }));
+  const cut = cutSteps(list.build.parts, list.rates, list.quantity).map((step) => list.add({ ...step, needs: [sort] }));
   return cut.length > 0 ? cut : [sort];
 };
 
@@ -41,6 +42,39 @@ const isPanel = (a: Assembly): boolean =>
   (a.kind === 'base' || a.kind === 'door' || a.kind === 'lid' || (a.flat && (a.kind === 'wall' || a.kind === 'frame')));
 const PANELS: readonly Assembly['kind'][] = ['base', 'wall', 'frame', 'door', 'lid'];
 
+/** Several equal units are marked from one pattern and framed in one jig, which are made first. */
+const patternStep = (list: StepList, panels: readonly Assembly[], cut: readonly string[]): readonly string[] => {
+  const { quantity } = list;
+  const framed = panels.filter((a) => list.partsOf(a.id).length >= LEAST_IN_JIG);
+  const marked = framed.find((a) => a.tapes.length > 0 && a.kind === 'wall') ?? framed.find((a) => a.tapes.length > 0);
+  const first = framed[0];
+  if (quantity < PATTERN_FROM || !first) return cut;
+  return [
+    list.add({
+      id: 'pattern',
+      verb: 'lay out',
+      title: 'Make the pattern and the jig',
+      text: [
+        ...(marked
+          ? [
+              `Mark the plates of the ${marked.name} of unit 1 and check every mark; keep them as the pattern: those of the other ${quantity - 1} are laid against it, square across all at once, and not measured anew.`,
+            ]
+          : []),
+        `Lay the ${first.name} of unit 1 out on the bench; when both diagonals agree, screw stops to the bench around it. The other ${quantity - 1} are framed between the stops.`,
+        'Measure the first that comes out of the jig: what is wrong in it is wrong in all of them.',
+      ],
+      station: 'bay',
+      parts: [],
+      minutes: 15 + 5 * framed.length,
+      batch: 'whole',
+      needs: cut,
+      view: 'three',
+    }),
+  ];
+};
+/** Parts from which a panel is worth stops on the bench. */
+const LEAST_IN_JIG = 4;
+
 /** What the shop does after the saw, and what ends it: panels, the unit raised where it goes whole, coats, a last look. */
 const shopSteps = (list: StepList, cut: readonly string[]): readonly string[] => {
   if (list.method === 'on-site') return cut;
@@ -48,7 +82,8 @@ const shopSteps = (list: StepList, cut: readonly string[]): readonly string[] =>
   const panels = [...assemblies]
     .filter((a) => isPanel(a) && list.panelStation(a) === 'bay')
     .sort((a, b) => PANELS.indexOf(a.kind) - PANELS.indexOf(b.kind));
-  for (const a of panels) list.ended.set(a.id, panelSteps(list, a, cut)[0] as string);
+  const ready = patternStep(list, panels, cut);
+  for (const a of panels) list.ended.set(a.id, panelSteps(list, a, ready)[0] as string);
   const here = assemblies.filter((a) => a.site !== true && list.raiseStation(a) === 'bay');
   const raised = here.length > 0 ? raiseSteps(list, here, []) : [];
   const made = [...new Set([...raised, ...list.endsOf(panels)])];

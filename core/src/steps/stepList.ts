@@ -16,6 +16,8 @@ export interface Making {
   /** Assemblies that are framed on site although the rest comes as panels: too heavy or too large to be carried. */
   readonly there?: ReadonlySet<string>;
   readonly foundation?: FoundationPlan;
+  /** Equal units that are made one after the other. */
+  readonly quantity?: number;
 }
 
 /** What is said of a step; place, tools and cautions follow from it. */
@@ -38,6 +40,7 @@ export class StepList {
   readonly miles: number;
   readonly there: ReadonlySet<string>;
   readonly foundation: FoundationPlan;
+  readonly quantity: number;
   /** Boards or sheets are coated before something hides them. */
   readonly stained: boolean;
   readonly #byId: ReadonlyMap<string, Part>;
@@ -49,6 +52,7 @@ export class StepList {
     this.miles = making.miles ?? 0;
     this.there = making.there ?? new Set();
     this.foundation = making.foundation ?? planFoundation(build);
+    this.quantity = making.quantity ?? 1;
     this.stained = build.parts.some((p) => p.role === 'siding');
     this.#byId = new Map(build.parts.map((p) => [p.id, p]));
   }
@@ -68,6 +72,7 @@ export class StepList {
       hardware: [],
       cautions: [...(step.cautions ?? []), ...CAUTIONS.filter((c) => c.when(step.verb, parts)).map((c) => c.text)],
       minutes: Math.max(1, Math.round(step.minutes * slower)),
+      ...(step.station === 'saw' ? { batch: 'by unit' as const } : {}),
       ...(place === 'site' && this.method === 'kit' && step.verb !== 'unload' ? { by: 'customer' as const } : {}),
     });
     return step.id;

@@ -73,6 +73,11 @@ export interface Step {
   readonly gate?: Gate;
   readonly minutes: number;
   readonly needs: readonly string[];
+  /**
+   * Done once for all units of an order: its minutes are those of one unit (what is cut) or of the whole (what is set up). Left out of
+   * what is done unit by unit.
+   */
+  readonly batch?: 'by unit' | 'whole';
   /** From where the picture looks: a drawing view. */
   readonly view: string;
 }
@@ -105,6 +110,8 @@ export interface LabourRates {
   readonly roadMilesPerHour: number;
   /** Minutes lost on every drive to start, find the place and turn. */
   readonly roadFixed: number;
+  /** What the next unit takes of the time, with every doubling of the count: 1 where nothing is learned. */
+  readonly learning: number;
 }
 
 export const LABOUR_RATES: LabourRates = {
@@ -131,4 +138,5 @@ export const LABOUR_RATES: LabourRates = {
   packPerPanel: 4,
   roadMilesPerHour: 35,
   roadFixed: 10,
+  learning: 0.95,
 };

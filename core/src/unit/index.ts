@@ -1,6 +1,7 @@
 export * from './types.ts';
 export * from './joint.ts';
 export * from './assignMarks.ts';
+export * from './repeatParts.ts';
 export * from './measureMass.ts';
 export * from './measureBounds.ts';
 export * from './findClashes.ts';

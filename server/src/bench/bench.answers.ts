@@ -1,4 +1,4 @@
-import type { SheetPlan, StickPlan } from '@rubbet/core/cut';
+import type { MeshPlan, SheetPlan, StickPlan } from '@rubbet/core/cut';
 import type { Flock } from '@rubbet/core/flock';
 import type { Step } from '@rubbet/core/steps';
 import type { Build } from '@rubbet/core/unit';
@@ -6,6 +6,7 @@ import type { Build } from '@rubbet/core/unit';
 /** A part at the bench. Lengths in inches; `measured` as it was found in place. */
 export interface WorkPart {
   readonly id: number;
+  /** As the plan has it, with its unit where there are several: `roof/rafter-1@2`. */
   readonly partId: string;
   readonly mark: string;
   readonly item: string;
@@ -18,6 +19,7 @@ export interface WorkPart {
 /** A step at the bench, with the minutes logged for it in all. */
 export interface WorkStep {
   readonly id: number;
+  /** As the plan has it, with its unit where it is done unit by unit: `front-wall/frame@2`. */
   readonly stepId: string;
   readonly state: 'open' | 'done';
   readonly minutes: number | null;
@@ -26,6 +28,40 @@ export interface WorkStep {
   readonly found: readonly number[] | null;
   readonly note: string;
   readonly version: number;
+}
+
+/** What went wrong at a step: what the office or whoever buys must mend. A spoiled or bowed piece is planned again at once. */
+export const TROUBLE_CAUSES = [
+  'spoiled',
+  'bowed',
+  'short stock',
+  'missing hardware',
+  'wrong drawing',
+  'other',
+] as const;
+export type TroubleCause = (typeof TROUBLE_CAUSES)[number];
+
+/** Something that was wrong at the bench; open until somebody says what is to be done. */
+export interface Trouble {
+  readonly id: number;
+  readonly stepId: string;
+  readonly cause: TroubleCause;
+  readonly mark: string;
+  readonly note: string;
+  readonly by: string;
+  readonly at: string;
+  readonly solvedAt: string | null;
+  readonly solvedBy: string | null;
+  readonly answer: string;
+  readonly version: number;
+}
+
+/** A photo of a step; its picture is under `photos/:id`. */
+export interface WorkPhoto {
+  readonly id: number;
+  readonly stepId: string;
+  readonly by: string;
+  readonly at: string;
 }
 
 /** A work order as it stands now. What it was made from is its plan. */
@@ -45,12 +81,18 @@ export interface WorkOrder {
   readonly doneAt: string | null;
   readonly parts: readonly WorkPart[];
   readonly steps: readonly WorkStep[];
+  readonly troubles: readonly Trouble[];
+  readonly photos: readonly WorkPhoto[];
 }
 
 /** What a work order was made from and keeps: parts and steps as they were frozen. */
 export interface WorkPlanAnswer {
   readonly revision: number;
+  /** Units that are followed one by one. */
+  readonly units: number;
   readonly build: Build;
   readonly steps: readonly Step[];
+  /** For all units together. */
   readonly sheets: SheetPlan;
+  readonly mesh: MeshPlan;
 }

@@ -1,11 +1,51 @@
 import { ApiPropertyOptional, ApiProperty } from '@nestjs/swagger';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsNumber, Max, Min } from 'class-validator';
-import { Optional, Text, Version, Whole } from '../common/inputs.ts';
+import { Type } from 'class-transformer';
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsBase64,
+  IsIn,
+  IsISO8601,
+  IsNumber,
+  IsUUID,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator';
+import { Id, Optional, Text, Version, Whole } from '../common/inputs.ts';
+import { STOP_CAUSES } from './entries.ts';
+import type { StopCause } from './entries.ts';
+import { TROUBLE_CAUSES } from './bench.answers.ts';
+import type { TroubleCause } from './bench.answers.ts';
 
-export class PartChangeDto {
+class EntryDto {
   @Version()
   version!: number;
 
+  @ApiPropertyOptional({ description: 'Names the entry, so that one that is sent again is taken once.' })
+  @Optional()
+  @IsUUID('4', { message: 'the entry must be named by a UUID' })
+  entry?: string;
+
+  @ApiPropertyOptional({ description: 'When it was made, where that was before it was sent.' })
+  @Optional()
+  @IsISO8601({ strict: true }, { message: 'the time of the entry must be written like 2026-05-04T09:30:00Z' })
+  at?: string;
+}
+
+class StopDto {
+  @ApiProperty({ enum: STOP_CAUSES })
+  @IsIn(STOP_CAUSES, { message: `the cause must be one of ${STOP_CAUSES.join(', ')}` })
+  cause!: StopCause;
+
+  @ApiProperty()
+  @Whole('the minutes of a stop', 0, 6000)
+  minutes!: number;
+}
+
+export class PartChangeDto extends EntryDto {
   @ApiPropertyOptional({ enum: ['open', 'cut', 'spoiled'] })
   @Optional()
   @IsIn(['open', 'cut', 'spoiled'])
@@ -19,10 +59,7 @@ export class PartChangeDto {
   measured?: number;
 }
 
-export class StepChangeDto {
-  @Version()
-  version!: number;
-
+export class StepChangeDto extends EntryDto {
   @ApiProperty({ enum: ['open', 'done'] })
   @IsIn(['open', 'done'])
   state!: 'open' | 'done';
@@ -31,6 +68,14 @@ export class StepChangeDto {
   @Optional()
   @Whole('the minutes', 0, 6000)
   minutes?: number;
+
+  @ApiPropertyOptional({ type: [StopDto], description: 'Minutes that it stood still, by cause; they are no labour.' })
+  @Optional()
+  @IsArray({ message: 'the stops must be a list' })
+  @ArrayMaxSize(40)
+  @ValidateNested({ each: true })
+  @Type(() => StopDto)
+  stops?: StopDto[];
 
   @ApiPropertyOptional({ type: [Number], description: 'What was read at its check, inches.' })
   @Optional()
@@ -46,4 +91,47 @@ export class StepChangeDto {
   @Optional()
   @Text('the note', 0, 240)
   note?: string;
+}
+
+export class TroubleDto {
+  @ApiProperty({ description: 'The step at the bench, by the id of its row.' })
+  @Id('say at which step it happened')
+  step!: number;
+
+  @ApiProperty({ enum: TROUBLE_CAUSES })
+  @IsIn(TROUBLE_CAUSES, { message: `the cause must be one of ${TROUBLE_CAUSES.join(', ')}` })
+  cause!: TroubleCause;
+
+  @ApiPropertyOptional({ description: 'The piece, by its mark.' })
+  @Optional()
+  @Text('the mark', 0, 10)
+  mark?: string;
+
+  @ApiPropertyOptional()
+  @Optional()
+  @Text('the note', 0, 240)
+  note?: string;
+}
+
+export class SolveDto {
+  @Version()
+  version!: number;
+
+  @ApiProperty({ description: 'What is to be done, for whoever waits for it.' })
+  @Text('the answer', 2, 240)
+  answer!: string;
+}
+
+/** Longest photo in base64: bodies are no longer than half a megabyte. */
+const MOST_PHOTO = 500_000;
+
+export class PhotoDto {
+  @ApiProperty({ description: 'The step that it shows, by the id of its row.' })
+  @Id('say at which step it was taken')
+  step!: number;
+
+  @ApiProperty({ description: 'JPEG, PNG or WebP in base64, up to 370 KB.' })
+  @MaxLength(MOST_PHOTO, { message: 'the photo must be under 370 KB: take it smaller' })
+  @IsBase64({}, { message: 'the photo must be sent in base64' })
+  data!: string;
 }

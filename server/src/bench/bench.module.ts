@@ -2,6 +2,14 @@ import { Module } from '@nestjs/common';
 import { OrdersModule } from '../orders/orders.module.ts';
 import { BenchController } from './bench.controller.ts';
 import { Bench } from './bench.service.ts';
+import { Photos } from './photos.service.ts';
+import { Ticks } from './ticks.service.ts';
+import { Troubles } from './troubles.service.ts';
 
-@Module({ imports: [OrdersModule], controllers: [BenchController], providers: [Bench], exports: [Bench] })
+@Module({
+  imports: [OrdersModule],
+  controllers: [BenchController],
+  providers: [Bench, Photos, Ticks, Troubles],
+  exports: [Bench],
+})
 export class BenchModule {}

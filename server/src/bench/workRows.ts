@@ -1,11 +1,14 @@
+import { unitsOf } from '@rubbet/core/order';
 import type { WorkPlan } from '@rubbet/core/order';
-import { findDoneOperations, isBenchDone, isRead } from '@rubbet/core/steps';
+import { findDoneOperations, isBenchDone, isRead, lineUnits } from '@rubbet/core/steps';
 import type { StepLine, StepStates } from '@rubbet/core/steps';
 import { readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
+import type { WorkPart } from './bench.answers.ts';
 
 /** What a step's row says besides how far it has come. */
 export interface StepColumns {
+  /** As the plan has it, with its unit where there are several (`unitKey`). */
   readonly step_id: string;
   readonly seq: number;
   readonly title: string;
@@ -19,17 +22,29 @@ export interface StepColumns {
 /** Longest title that a row takes. */
 const TITLE = 160;
 
-/** The rows of a plan's steps: what each needs, where it is done and which block of the board it is part of. */
-export const workRowsOf = (plan: Pick<WorkPlan, 'steps' | 'operations'>): StepColumns[] =>
-  plan.steps.map((s, seq) => ({
-    step_id: s.id,
-    seq,
-    title: s.title.slice(0, TITLE),
-    needs: JSON.stringify(s.needs),
-    op: plan.operations.find((o) => o.steps.includes(s.id))?.key ?? '',
-    station: s.station,
-    gate: isRead(s.gate) ? JSON.stringify(s.gate) : null,
-  }));
+/** The rows of a plan's steps, unit by unit: what each needs, where it is done and which block of the board it is part of. */
+export const workRowsOf = (plan: Pick<WorkPlan, 'steps' | 'operations' | 'quantity' | 'batch'>): StepColumns[] => {
+  const gates = new Map(plan.steps.map((s) => [s.id, s.gate]));
+  return lineUnits(plan.steps, unitsOf(plan)).map((line, seq) => {
+    const gate = gates.get(line.stepId);
+    return {
+      step_id: line.id,
+      seq,
+      title: line.title.slice(0, TITLE),
+      needs: JSON.stringify(line.needs),
+      op: plan.operations.find((o) => o.steps.includes(line.stepId))?.key ?? '',
+      station: line.station,
+      gate: isRead(gate) ? JSON.stringify(gate) : null,
+    };
+  });
+};
+
+/** The parts of a work order as they stand. */
+export const readParts = async (db: Db, workId: number): Promise<WorkPart[]> =>
+  (await db('work_parts')
+    .where({ work_order_id: workId })
+    .orderBy('id')
+    .select('id', 'part_id as partId', 'mark', 'item', 'length', 'state', 'measured', 'version')) as WorkPart[];
 
 /** The steps of a work order as its rows have them. */
 export interface StepRows {

@@ -17,6 +17,8 @@ export const TABLES = [
   'crews',
   'stock_ledger',
   'stock',
+  'work_photos',
+  'work_troubles',
   'work_log',
   'work_steps',
   'work_parts',

@@ -15,9 +15,10 @@ import {
 import type { DemoOrder } from '@rubbet/demo';
 import { findFamily, parseSpec } from '@rubbet/core/model';
 import type { Spec } from '@rubbet/core/model';
-import { BUSINESS, BUSINESS_RULES, computeOrder } from '@rubbet/core/order';
+import { BUSINESS, BUSINESS_RULES, computeOrder, unitsOf } from '@rubbet/core/order';
 import { addDays, weekday } from '@rubbet/core/schedule';
-import { isBenchStep, isRead, readingsOf } from '@rubbet/core/steps';
+import { isBenchStep, isRead, lineUnits, readingsOf } from '@rubbet/core/steps';
+import { repeatParts } from '@rubbet/core/unit';
 import type { User } from '../auth/auth.answers.ts';
 import { hashPassword } from '../auth/passwords.ts';
 import { Bench } from '../bench/bench.service.ts';
@@ -174,10 +175,11 @@ const workAtBench = async (db: Db, s: Services, id: number, built: boolean): Pro
     const plan = await findPlan(trx, id);
     const work = (await trx('work_orders').where({ order_id: id }).first('id')) as { id: number };
     if (!plan) return;
-    const cut = plan.build.parts.filter(
-      (p, i) => p.fit === 'cut to length' && i < plan.build.parts.length * (built ? 1 : CUT_SHARE),
-    );
-    const steps = built ? plan.steps.filter(isBenchStep) : plan.steps.slice(0, STEPS_DONE);
+    const parts = repeatParts(plan.build.parts, unitsOf(plan));
+    const cut = parts.filter((p, i) => p.fit === 'cut to length' && i < parts.length * (built ? 1 : CUT_SHARE));
+    const lines = lineUnits(plan.steps, unitsOf(plan));
+    const steps = built ? lines.filter(isBenchStep) : lines.slice(0, STEPS_DONE);
+    const gates = new Map(plan.steps.map((x) => [x.id, x.gate]));
     await trx('work_parts')
       .where({ work_order_id: work.id })
       .whereIn(
@@ -193,11 +195,13 @@ const workAtBench = async (db: Db, s: Services, id: number, built: boolean): Pro
       )
       .update({ state: 'done', done_by: 'Tobin Askew' });
     // Checks that are done were read, and were right.
-    for (const x of steps)
-      if (isRead(x.gate))
+    for (const x of steps) {
+      const gate = gates.get(x.stepId);
+      if (isRead(gate))
         await trx('work_steps')
           .where({ work_order_id: work.id, step_id: x.id })
-          .update({ found: json(Array<number>(readingsOf(x.gate)).fill(x.gate.expected)) });
+          .update({ found: json(Array<number>(readingsOf(gate)).fill(gate.expected)) });
+    }
     await s.bench.settle(trx, id);
   });
 };

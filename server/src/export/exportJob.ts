@@ -21,13 +21,14 @@ const LEFT = new Set([
 const SECRET = new Set(['password_hash', 'token']);
 /** Rows that are read at once: few where each is large. */
 const PAGE = 400;
-const LARGE: Readonly<Record<string, number>> = { work_orders: 4, audit: 200 };
+const LARGE: Readonly<Record<string, number>> = { work_orders: 4, work_photos: 10, audit: 200 };
 
 type Row = Readonly<Record<string, unknown>>;
 const open = (row: Row): Row =>
   Object.fromEntries(
     Object.entries(row)
       .filter(([column]) => !SECRET.has(column))
+      .map(([k, v]) => [k, Buffer.isBuffer(v) ? v.toString('base64') : v] as const)
       .map(([k, v]) => [k, typeof v === 'string' && /^\s*[[{]/.test(v) ? tryJson(v) : v]),
   );
 const tryJson = (text: string): unknown => {

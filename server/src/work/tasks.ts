@@ -6,11 +6,11 @@ import type { Trailer, Vehicle } from '@rubbet/core/haul';
 import { planSticks } from '@rubbet/core/cut';
 import type { StickPlan } from '@rubbet/core/cut';
 import type { Units } from '@rubbet/core/measure';
-import { computeOrder, makeShow, makeWorkPlan, readWorkPlan } from '@rubbet/core/order';
+import { computeOrder, cutPlansOf, makeShow, makeWorkPlan, readWorkPlan, unitsOf } from '@rubbet/core/order';
 import type { Business, BusinessRules, OrderComputation, OrderInput, WorkPlan } from '@rubbet/core/order';
 import { moveBlock, planSchedule } from '@rubbet/core/schedule';
-import { hasCut } from '@rubbet/core/unit';
-import { replanSticks, stickDemandOf } from '@rubbet/core/takeoff';
+import { hasCut, repeatParts } from '@rubbet/core/unit';
+import { planMesh, replanSticks, stickDemandOf } from '@rubbet/core/takeoff';
 import { workRowsOf } from '../bench/workRows.ts';
 import { siteSheetPdf } from '../documents/siteSheetPdf.ts';
 import { workOrderPdf } from '../documents/workOrderPdf.ts';
@@ -101,8 +101,8 @@ export const TASKS = {
     const plan = makeWorkPlan(compute(of), { spec: of.input.spec, revision, quantity });
     return {
       plan: JSON.stringify(plan),
-      sticks: JSON.stringify(plan.takeoff.sticks),
-      parts: plan.build.parts
+      sticks: JSON.stringify(cutPlansOf(plan).sticks),
+      parts: repeatParts(plan.build.parts, unitsOf(plan))
         .filter(hasCut)
         .map((p) => ({ part_id: p.id, mark: p.mark, item: p.item, length: p.length })),
       steps: workRowsOf(plan),
@@ -110,8 +110,11 @@ export const TASKS = {
   },
   /** What the bench shows of a plan, as text. */
   benchPlan: ({ plan }: { readonly plan: string }) => {
-    const { revision, build, steps, takeoff } = readPlan(plan);
-    return JSON.stringify({ revision, build, steps, sheets: takeoff.sheets });
+    const read = readPlan(plan);
+    const { revision, build, steps } = read;
+    // Plans kept from before have no roll layouts.
+    const mesh = read.batch?.mesh ?? planMesh(build.parts);
+    return JSON.stringify({ revision, units: unitsOf(read), build, steps, sheets: cutPlansOf(read).sheets, mesh });
   },
   operations: (source: Source) => madeFrom(source).operations,
   loads: ({
@@ -173,8 +176,9 @@ export const TASKS = {
   }): StickPlan => {
     const parts = texts.flatMap(({ plan, open }, order) => {
       const wanted = new Set(open);
-      return readPlan(plan)
-        .build.parts.filter((p) => p.item === item && wanted.has(p.id))
+      const read = readPlan(plan);
+      return repeatParts(read.build.parts, unitsOf(read))
+        .filter((p) => p.item === item && wanted.has(p.id))
         .map((p) => ({ ...p, id: `${order}/${p.id}`, mark: `${order}.${p.mark}` }));
     });
     return planSticks(stickDemandOf(parts), effort);

@@ -275,22 +275,58 @@ export interface components {
     readonly PartChangeDto: {
       /** @description The version that the change was made on, 0 where there was none. */
       readonly version: number;
+      /** @description Names the entry, so that one that is sent again is taken once. */
+      readonly entry?: string;
+      /** @description When it was made, where that was before it was sent. */
+      readonly at?: string;
       /** @enum {string} */
       readonly state?: 'open' | 'cut' | 'spoiled';
       /** @description Measured in place, inches. */
       readonly measured?: number;
     };
+    readonly StopDto: {
+      /** @enum {string} */
+      readonly cause: 'material' | 'tool' | 'help' | 'drawing' | 'weather' | 'break' | 'other';
+      readonly minutes: number;
+    };
     readonly StepChangeDto: {
       /** @description The version that the change was made on, 0 where there was none. */
       readonly version: number;
+      /** @description Names the entry, so that one that is sent again is taken once. */
+      readonly entry?: string;
+      /** @description When it was made, where that was before it was sent. */
+      readonly at?: string;
       /** @enum {string} */
       readonly state: 'open' | 'done';
       /** @description Minutes to be logged for it. */
       readonly minutes?: number;
+      /** @description Minutes that it stood still, by cause; they are no labour. */
+      readonly stops?: readonly components['schemas']['StopDto'][];
       /** @description What was read at its check, inches. */
       readonly found?: readonly number[];
       /** @description Why it is outside, and what was done. */
       readonly note?: string;
+    };
+    readonly TroubleDto: {
+      /** @description The step at the bench, by the id of its row. */
+      readonly step: number;
+      /** @enum {string} */
+      readonly cause: 'spoiled' | 'bowed' | 'short stock' | 'missing hardware' | 'wrong drawing' | 'other';
+      /** @description The piece, by its mark. */
+      readonly mark?: string;
+      readonly note?: string;
+    };
+    readonly SolveDto: {
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+      /** @description What is to be done, for whoever waits for it. */
+      readonly answer: string;
+    };
+    readonly PhotoDto: {
+      /** @description The step that it shows, by the id of its row. */
+      readonly step: number;
+      /** @description JPEG, PNG or WebP in base64, up to 370 KB. */
+      readonly data: string;
     };
     readonly MoveDto: {
       readonly task: string;
@@ -529,6 +565,8 @@ export interface components {
         readonly site: string | null;
       }[];
     };
+    /** @description One roll, and what is cut from it. */
+    readonly CutRoll: import('@rubbet/core/cut').CutRoll;
     /** @description A day as `YYYY-MM-DD`. */
     readonly Day: import('@rubbet/core/schedule').Day;
     /** @description One deed of the book. `detail`: each field that changed with `from` and `to`, or what the deed says of itself. */
@@ -668,6 +706,10 @@ export interface components {
         readonly problems: readonly string[];
       }[];
     };
+    /** @description A mesh plan: strips, and the rolls they come from. */
+    readonly MeshPlan: import('@rubbet/core/cut').MeshPlan;
+    /** @description Strips of one face: how many of which roll, lapped. */
+    readonly MeshStrips: import('@rubbet/core/cut').MeshStrips;
     /**
      * @description How a unit is made and reaches its place.
      * @enum {string}
@@ -952,6 +994,8 @@ export interface components {
      * @enum {string}
      */
     readonly Role: import('@rubbet/core/unit').Role;
+    /** @description A strip where it is cut from its roll: `x` along the roll, `y` across it, inches. */
+    readonly RollStrip: import('@rubbet/core/cut').RollStrip;
     /** @description What keeps the plates of a gable roof from being pushed apart. Inches. */
     readonly RoofThrust: import('@rubbet/core/unit').RoofThrust;
     /** @description A crew or a bay that blocks are planned on: a row of the board. */
@@ -970,6 +1014,7 @@ export interface components {
       readonly sticks: number;
       readonly sheets: number;
       readonly waste: number;
+      /** @description Labour in the shop for one unit, on average where there are several. */
       readonly benchMinutes: number;
       /** @description Labour on site for one unit; summaries kept from before have none. */
       readonly siteMinutes?: number;
@@ -1140,6 +1185,22 @@ export interface components {
       readonly active: boolean;
       readonly version: number;
     };
+    /** @description Something that was wrong at the bench; open until somebody says what is to be done. */
+    readonly Trouble: {
+      readonly id: number;
+      readonly stepId: string;
+      readonly cause: components['schemas']['TroubleCause'];
+      readonly mark: string;
+      readonly note: string;
+      readonly by: string;
+      readonly at: string;
+      readonly solvedAt: string | null;
+      readonly solvedBy: string | null;
+      readonly answer: string;
+      readonly version: number;
+    };
+    /** @enum {string} */
+    readonly TroubleCause: 'spoiled' | 'bowed' | 'short stock' | 'missing hardware' | 'wrong drawing' | 'other';
     /** @description How a person reads lengths. */
     readonly UnitChoice: {
       readonly style: components['schemas']['LengthStyle'];
@@ -1235,10 +1296,13 @@ export interface components {
       readonly doneAt: string | null;
       readonly parts: readonly components['schemas']['WorkPart'][];
       readonly steps: readonly components['schemas']['WorkStep'][];
+      readonly troubles: readonly components['schemas']['Trouble'][];
+      readonly photos: readonly components['schemas']['WorkPhoto'][];
     };
     /** @description A part at the bench. Lengths in inches; `measured` as it was found in place. */
     readonly WorkPart: {
       readonly id: number;
+      /** @description As the plan has it, with its unit where there are several: `roof/rafter-1@2`. */
       readonly partId: string;
       readonly mark: string;
       readonly item: string;
@@ -1248,16 +1312,28 @@ export interface components {
       readonly measured: number | null;
       readonly version: number;
     };
+    /** @description A photo of a step; its picture is under `photos/:id`. */
+    readonly WorkPhoto: {
+      readonly id: number;
+      readonly stepId: string;
+      readonly by: string;
+      readonly at: string;
+    };
     /** @description What a work order was made from and keeps: parts and steps as they were frozen. */
     readonly WorkPlanAnswer: {
       readonly revision: number;
+      /** @description Units that are followed one by one. */
+      readonly units: number;
       readonly build: components['schemas']['Build'];
       readonly steps: readonly components['schemas']['Step'][];
+      /** @description For all units together. */
       readonly sheets: components['schemas']['SheetPlan'];
+      readonly mesh: components['schemas']['MeshPlan'];
     };
     /** @description A step at the bench, with the minutes logged for it in all. */
     readonly WorkStep: {
       readonly id: number;
+      /** @description As the plan has it, with its unit where it is done unit by unit: `front-wall/frame@2`. */
       readonly stepId: string;
       /** @enum {string} */
       readonly state: 'open' | 'done';

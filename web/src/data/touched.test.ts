@@ -6,7 +6,8 @@ describe('what a change touches', () => {
     ['order', '1040', '/orders/1040'],
     ['operation', '1040/frame', '/orders/1040'],
     ['operation', '1040/frame', '/board'],
-    ['step', '77', '/board'],
+    ['step', '1036/77', '/board'],
+    ['part', '1036/9', '/orders/1036/work-order'],
     ['settings', 'rules', '/settings'],
     ['trailer', 'tilt', '/road'],
   ])('%s %s: %s', (entity, id, key) => expect(keysTouched(entity, id)).toContain(key));

@@ -10,8 +10,11 @@ export const keysTouched = (entity: string, id: string): string[] => {
     case 'operation':
       return ['/board', '/today', `/orders/${id.split('/')[0] ?? ''}`];
     case 'part':
-    case 'step':
-      return ['/board', '/today', '/orders'];
+    case 'step': {
+      // Named by their order and themselves.
+      const of = id.split('/')[0] ?? '';
+      return ['/board', '/today', '/orders', `/orders/${of}`, `/orders/${of}/work-order`];
+    }
     case 'customer':
     case 'site':
       return ['/customers', ...(entity === 'customer' ? [`/customers/${id}`] : [])];

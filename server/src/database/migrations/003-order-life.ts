@@ -41,7 +41,8 @@ const keepPlans = async (db: Knex): Promise<void> => {
       BUSINESS_RULES,
       'quick',
     );
-    const made = makeWorkPlan(computed, { spec, revision: work.number, quantity: work.quantity });
+    // Its rows are those of one unit.
+    const made = { ...makeWorkPlan(computed, { spec, revision: work.number, quantity: 1 }), quantity: work.quantity };
     const sticks = text(work.sticks) as typeof made.takeoff.sticks;
     const plan = adoptWorkPlan({ ...made, takeoff: { ...made.takeoff, sticks } }, { steps, parts });
     await db('work_orders')

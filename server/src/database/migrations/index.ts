@@ -4,6 +4,7 @@ import * as modelRanges from './002-model-ranges.ts';
 import * as orderLife from './003-order-life.ts';
 import * as ownBusiness from './004-own-business.ts';
 import * as methods from './005-methods.ts';
+import * as bench from './006-bench.ts';
 
 /** Every migration by name, oldest first. */
 export const migrations: Readonly<Record<string, Knex.Migration>> = {
@@ -12,6 +13,7 @@ export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '003-order-life': orderLife,
   '004-own-business': ownBusiness,
   '005-methods': methods,
+  '006-bench': bench,
 };
 
 /** Name of the newest migration that this version knows. */

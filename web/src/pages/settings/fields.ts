@@ -85,6 +85,13 @@ export const FIELDS: readonly SettingField[] = [
     '',
     'How fast you come along, on the whole way.',
   ),
+  labour(
+    'labour.learning',
+    'Learning',
+    'share',
+    '',
+    'With every doubling of the count an equal unit takes so much of the time; 100 % where nothing is gained.',
+  ),
   labour('labour.roadFixed', 'Lost on every drive', 'plain', 'min', 'Hitching, fuel, the gate.'),
 
   space('check.flock.runPerHenRanging', 'Run a hen, ranging', 'area', '', 'Where the birds come out every day.'),
