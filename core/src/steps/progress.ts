@@ -48,3 +48,23 @@ export const findDoneOperations = (
   states: StepStates,
 ): string[] =>
   operations.filter((o) => o.steps.length > 0 && o.steps.every((id) => isDone(states, id))).map((o) => o.key);
+
+/** What can be done now, in working order, and what cannot, with what each waits for. */
+export interface WorkNow<S> {
+  readonly ready: readonly S[];
+  readonly waiting: readonly { readonly step: S; readonly needs: readonly S[] }[];
+}
+
+/** Sorts the open ones among some steps by whether they can be done now. */
+export const sortOpen = <S extends StepLine>(steps: readonly S[], states: StepStates): WorkNow<S> => {
+  const open = steps.filter((s) => !isDone(states, s.id));
+  const byId = new Map(open.map((s) => [s.id, s]));
+  const needsOf = (s: S): S[] => s.needs.flatMap((n) => byId.get(n) ?? []);
+  return {
+    ready: open.filter((s) => needsOf(s).length === 0),
+    waiting: open.flatMap((step) => {
+      const needs = needsOf(step);
+      return needs.length > 0 ? [{ step, needs }] : [];
+    }),
+  };
+};

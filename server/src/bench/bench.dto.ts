@@ -57,6 +57,11 @@ export class PartChangeDto extends EntryDto {
   @Min(0.25, { message: 'the measured length must be at least 1/4 in' })
   @Max(400, { message: 'the measured length must be under 400 in' })
   measured?: number;
+
+  @ApiPropertyOptional({ description: 'Why it is so far from what was expected.' })
+  @Optional()
+  @Text('the reason', 0, 120)
+  why?: string;
 }
 
 export class StepChangeDto extends EntryDto {

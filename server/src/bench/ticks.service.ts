@@ -40,7 +40,7 @@ export class Ticks {
       const part = (await trx('work_parts').where({ id: partId, work_order_id: work.id }).first()) as
         WorkPart | undefined;
       if (!part) throw new NotFoundException({ code: 'not-found', message: 'This part is not in the work order.' });
-      const { version, entry, at, ...change } = body;
+      const { version, entry, at, why, ...change } = body;
       if (change.state === undefined && change.measured === undefined)
         throw new BadRequestException({ code: 'invalid', message: 'Say what is new: cut, spoiled, or its length.' });
       if (change.measured !== undefined && Math.abs(change.measured - part.length) > Math.max(2, part.length * 0.1))
@@ -66,7 +66,7 @@ export class Ticks {
         action: what,
         entity: 'part',
         id: `${orderId}/${partId}`,
-        detail: { mark: part.mark, ...fields },
+        detail: { mark: part.mark, ...fields, ...(why ? { why } : {}) },
       });
       return this.bench.show(orderId, trx);
     });

@@ -283,6 +283,8 @@ export interface components {
       readonly state?: 'open' | 'cut' | 'spoiled';
       /** @description Measured in place, inches. */
       readonly measured?: number;
+      /** @description Why it is so far from what was expected. */
+      readonly why?: string;
     };
     readonly StopDto: {
       /** @enum {string} */

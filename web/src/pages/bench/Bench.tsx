@@ -1,75 +1,79 @@
-import { Box, chakra } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
-import useSWR from 'swr';
 import { groupParts } from '@rubbet/core/unit';
 import { drawBuild } from '@rubbet/core/draw';
-import { findNextStep, isBenchStep, isRead } from '@rubbet/core/steps';
-import type { Step } from '@rubbet/core/steps';
+import { findNextStep, isBenchStep, isRead, lineUnits, sortOpen, unitKey } from '@rubbet/core/steps';
+import type { UnitLine } from '@rubbet/core/steps';
 import { api } from '../../data/api.ts';
-import type { ApiError } from '../../data/api.ts';
 import { useMe } from '../../data/hooks.ts';
-import type { WorkOrder, WorkPart, WorkPlanData } from '../../data/types.ts';
-import { DrawingView } from '../../parts/DrawingView.tsx';
+import type { WorkOrder, WorkPart } from '../../data/types.ts';
+import { useLive } from '../../data/useLive.ts';
+import { useShow } from '../../data/useShow.tsx';
+import { QuietButton } from '../../parts/Button.tsx';
 import { Empty, Loading } from '../../parts/Loading.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { TapeMarks } from '../../parts/TapeMarks.tsx';
-import { Len, WithFractions } from '../../parts/Text.tsx';
-import { MeasurePanel, TroublePanel } from './panels.tsx';
-import { GateEntry } from './GateEntry.tsx';
-import { PartList } from './PartList.tsx';
-import { SawList } from './SawList.tsx';
-import { useClock } from './useClock.ts';
+import '../../app/lightDark.ts';
 import { BenchFoot } from './BenchFoot.tsx';
 import type { BenchPanel } from './BenchFoot.tsx';
-import '../../app/lightDark.ts';
-import { useShow } from '../../data/useShow.tsx';
+import { BenchHead } from './BenchHead.tsx';
+import { CAUSES } from './clock.ts';
+import type { EntryBody } from './entries.ts';
+import { NowList } from './NowList.tsx';
+import { MeasurePanel, TroublePanel } from './panels.tsx';
+import { QueueBand } from './QueueBand.tsx';
+import { SawList } from './SawList.tsx';
+import { StepNotes } from './StepNotes.tsx';
+import { StepPane } from './StepPane.tsx';
+import { linesOf, nameTabs, tabOf } from './tabs.ts';
+import { useClock } from './useClock.ts';
+import { useWork } from './useWork.ts';
 
-const PanelTab = chakra('button', {
-  base: {
-    px: '9px',
-    minH: '40px',
-    fontFamily: 'heading',
-    fontStretch: '78%',
-    fontWeight: 600,
-    fontSize: '15px',
-    color: 'railtext',
-    whiteSpace: 'nowrap',
-    borderBottom: '4px solid transparent',
-    '&[aria-pressed=true]': { borderColor: 'tape' },
-  },
-});
-
-/** What the panel tabs are: the saw, each assembly, and the rest. */
-const tabOf = (s: Step): string => (s.station === 'saw' ? 'saw' : (s.assembly ?? 'last'));
-
-/** The bench: one step, one picture, one list, one tape, one big way forward. */
+/** The bench: one step, one picture, one list, one tape, one big way forward; of several units one after the other. */
 export const Bench = () => {
   const show = useShow();
   const { id = '' } = useParams();
   const { me, error: signedOut } = useMe();
-  const { data, error, mutate } = useSWR<WorkOrder, ApiError>(me ? `/orders/${id}/work-order` : null);
-  // What it was made from never changes, so it is fetched once.
-  const { data: plan, error: noPlan } = useSWR<WorkPlanData, ApiError>(
-    data ? `/orders/${id}/work-order/plan?p=${data.planId}` : null,
-    { revalidateIfStale: false },
-  );
+  useLive(me !== undefined);
+  const { work, plan, error, noPlan, queue, away, send, take, again, letGo } = useWork(id, me);
   const { tell, fail } = useNotice();
   const build = plan?.build;
   const steps = useMemo(() => plan?.steps.filter(isBenchStep) ?? [], [plan]);
+  const units = plan?.units ?? 1;
+  const lines = useMemo(() => lineUnits(steps, units), [steps, units]);
+  const byId = useMemo(() => new Map(steps.map((s) => [s.id, s])), [steps]);
   const [at, setAt] = useState<string>();
+  const [chosen, setUnit] = useState<number>();
   const [panel, setPanel] = useState<BenchPanel>('none');
+  const [listed, setListed] = useState(false);
   const [busy, setBusy] = useState(false);
-  const state = new Map((data?.steps ?? []).map((s) => [s.stepId, s]));
-  const states = new Map((data?.steps ?? []).map((s) => [s.stepId, s.state]));
-  const open = findNextStep(steps, states) ?? steps.find((s) => states.get(s.id) !== 'done');
-  const step = steps.find((s) => s.id === at) ?? open ?? steps[steps.length - 1];
-  const clock = useClock(step?.id);
-  const row = step ? state.get(step.id) : undefined;
-  const done = row?.state === 'done';
-  const gate = isRead(step?.gate) ? step.gate : undefined;
   const [found, setFound] = useState<readonly (number | undefined)[]>([]);
-  const byId = useMemo(() => new Map((data?.parts ?? []).map((p) => [p.partId, p])), [data]);
+  const rows = new Map((work?.steps ?? []).map((s) => [s.stepId, s]));
+  const states = new Map((work?.steps ?? []).map((s) => [s.stepId, s.state]));
+  const isDone = (l: UnitLine): boolean => states.get(l.id) === 'done';
+  // The unit that somebody is at stays theirs; else the first that is not built.
+  const unit = chosen ?? lines.find((l) => l.unit > 0 && !isDone(l))?.unit ?? (units > 1 ? units : 0);
+  const mine = linesOf(lines, unit);
+  const line =
+    lines.find((l) => l.id === at) ??
+    findNextStep(mine, states) ??
+    mine.find((l) => !isDone(l)) ??
+    mine[mine.length - 1];
+  const step = line && byId.get(line.stepId);
+  const clock = useClock(me && line ? `${me.id}:${id}:${line.id}` : undefined);
+  const row = line ? rows.get(line.id) : undefined;
+  const gate = isRead(step?.gate) ? step.gate : undefined;
+  // Parts of the unit that the step is about, by their names in the plan.
+  const byPart = useMemo(() => {
+    const all = new Map((work?.parts ?? []).map((p) => [p.partId, p]));
+    return new Map(
+      (build?.parts ?? []).flatMap((p) => {
+        const own = all.get(unitKey(p.id, units > 1 ? unit : 0));
+        return own ? [[p.id, own] as const] : [];
+      }),
+    );
+  }, [work?.parts, build, units, unit]);
   const drawing = useMemo(() => {
     if (!build || !step) return undefined;
     const panelView = step.view.startsWith('panel:') ? step.view : 'three';
@@ -83,52 +87,46 @@ export const Bench = () => {
           : {},
     );
   }, [build, step]);
-
-  const finish = async (to: 'done' | 'open'): Promise<void> => {
-    if (!step || !row) return;
-    setBusy(true);
-    try {
-      const next = await api<WorkOrder>(`/orders/${id}/work-order/steps/${row.id}`, {
-        method: 'PATCH',
-        body: {
-          version: row.version,
-          state: to,
-          ...(to === 'done' ? { minutes: Math.round(clock.seconds / 60) } : {}),
-          ...(to === 'done' && gate ? { found } : {}),
-        },
-      });
-      await mutate(next, { revalidate: false });
-      const kept = next.steps.find((s) => s.id === row.id);
-      if (to === 'done' && kept?.state === 'done') setAt(undefined);
-      else if (to === 'done') {
-        setFound([]);
-        setAt(step.id);
-      }
-    } catch (e) {
-      fail(e);
-    } finally {
-      setBusy(false);
-    }
-  };
-  const changePart = async (part: WorkPart, body: Record<string, unknown>, said?: string): Promise<void> => {
-    try {
-      await mutate(
-        await api<WorkOrder>(`/orders/${id}/work-order/parts/${part.id}`, {
-          method: 'PATCH',
-          body: { version: part.version, ...body },
-        }),
-        { revalidate: false },
-      );
-      if (said) tell(said);
-    } catch (e) {
-      fail(e);
-      await mutate();
-    }
-  };
   useEffect(() => {
     setPanel('none');
     setFound([]);
-  }, [step?.id]);
+  }, [line?.id]);
+
+  const go = (to: UnitLine | undefined): void => {
+    if (!to) return;
+    setListed(false);
+    if (to.unit > 0) setUnit(to.unit);
+    setAt(to.id);
+  };
+  const finish = async (to: 'done' | 'open'): Promise<void> => {
+    if (!line || !row) return;
+    setBusy(true);
+    const { minutes, stops } = clock.read();
+    const body: EntryBody = {
+      state: to,
+      ...(to === 'done' ? { minutes, ...(stops.length > 0 ? { stops } : {}) } : {}),
+      ...(to === 'done' && gate ? { found: found.filter((f) => f !== undefined) } : {}),
+    };
+    const outcome = await send({ kind: 'step', row: row.id, name: line.title, body });
+    setBusy(false);
+    if (outcome.state === 'refused') {
+      fail(outcome.error);
+      return;
+    }
+    if (to === 'done') clock.reset();
+    const kept = outcome.state === 'sent' ? outcome.work.steps.find((s) => s.id === row.id)?.state : to;
+    setFound([]);
+    if (to === 'done') setAt(kept === 'done' ? undefined : line.id);
+  };
+  const changePart = async (part: WorkPart, body: EntryBody, said?: string): Promise<boolean> => {
+    const outcome = await send({ kind: 'part', row: part.id, name: part.mark, body });
+    if (outcome.state === 'refused') fail(outcome.error);
+    else if (said) tell(said);
+    return outcome.state !== 'refused';
+  };
+  const cutAll = async (parts: readonly WorkPart[], to: 'cut' | 'open'): Promise<void> => {
+    for (const part of parts) if (!(await changePart(part, { state: to }))) break;
+  };
 
   if (signedOut?.status === 401) return <Navigate to="/sign-in" state={{ from: `/bench/${id}` }} replace />;
   // Somebody took the work order away meanwhile, or there never was one.
@@ -141,20 +139,21 @@ export const Bench = () => {
       </Box>
     );
   // While the server does not answer, what is here stays here.
-  if (error && !data) throw error;
+  if (error && !work) throw error;
   if (noPlan && !plan) throw noPlan;
-  if (!data || !plan || !build || !step) return <Loading />;
-  const tabs = [...new Set(steps.map(tabOf))];
-  const mine = steps.filter((s) => tabOf(s) === tabOf(step));
-  const parts = build.parts.filter((p) => step.parts.includes(p.id));
-  const groups = groupParts(parts);
+  if (!work || !plan || !build || !step || !line) return <Loading />;
+  const done = row?.state === 'done';
+  const mayTick = me?.roles.some((r) => r !== 'driver') ?? false;
+  const tabs = nameTabs(steps, build);
+  const inTab = (key: string): UnitLine[] => mine.filter((l) => tabOf(byId.get(l.stepId) ?? step) === key);
+  const groups = groupParts(build.parts.filter((p) => step.parts.includes(p.id)));
   const measured = groups.filter((g) => g.part.fit === 'measure in place');
   const tape =
     step.assembly && (step.verb === 'lay out' || step.verb === 'frame')
       ? build.assemblies.find((a) => a.id === step.assembly)?.tapes[0]
       : undefined;
-  const cut = data.parts.filter((p) => p.state === 'cut').length;
-  const number = steps.indexOf(step) + 1;
+  const needs = sortOpen(lines, states).waiting.find((w) => w.step.id === line.id)?.needs ?? [];
+  const causeName = CAUSES.find(([key]) => key === clock.cause)?.[1];
   return (
     <Box
       height="100%"
@@ -164,194 +163,137 @@ export const Bench = () => {
       gridTemplateRows="auto auto minmax(0,1fr) auto auto"
       bg="paper"
     >
-      <Box
-        bg="rail"
-        color="railtext"
-        display="flex"
-        alignItems="center"
-        columnGap={{ base: 3, md: 5 }}
-        px={{ base: 3, md: 5 }}
-        py={2}
-        minH="60px"
-        flexWrap={{ base: 'wrap', md: 'nowrap' }}
-      >
-        <Link to={`/orders/${id}/bench`} style={{ color: 'inherit', textDecoration: 'none' }} title="Back to the order">
-          <span className="cond" style={{ fontSize: 22 }}>
-            {data.order.id} · {data.order.title}
-          </span>
-        </Link>
-        <span>
-          step {number} of {steps.length}
-        </span>
-        {data.doneAt && (
-          <Box bg="mosswash" color="ink" px={3} py={1} className="cond" data-testid="built">
-            Built. <Link to={`/orders/${id}`}>Back to the order</Link>
-          </Box>
-        )}
-        {data.order.held !== null && (
-          <Box bg="amberwash" color="ink" px={3} py={1} minW={0} data-testid="bench-held">
-            <strong className="cond">On hold:</strong> {data.order.held}
-          </Box>
-        )}
-        <Box ml="auto" className="cond" whiteSpace="nowrap">
-          cut {cut} of {data.parts.length}
-        </Box>
-        <Box
-          bg="tape"
-          color="tapeink"
-          px={3}
-          py={1}
-          className="cond"
-          fontSize="21px"
-          role="timer"
-          aria-label="Time on this step"
-        >
-          {clock.text}
-        </Box>
+      <Box>
+        <BenchHead
+          work={work}
+          number={mine.indexOf(line) + 1}
+          count={mine.length}
+          clock={{ text: clock.text, standing: clock.cause !== undefined }}
+          tabs={tabs.map((t) => ({ ...t, done: inTab(t.key).every(isDone) }))}
+          tab={tabOf(step)}
+          onTab={(key) => go(inTab(key).find((l) => !isDone(l)) ?? inTab(key)[0])}
+          units={Array.from({ length: units > 1 ? units : 0 }, (_, i) => {
+            const own = lines.filter((l) => l.unit === i + 1);
+            return { unit: i + 1, done: own.filter(isDone).length, steps: own.length };
+          })}
+          unit={unit}
+          onUnit={(u) => {
+            setUnit(u);
+            setListed(false);
+            const own = linesOf(lines, u);
+            // The same step of that unit, else what comes next there.
+            setAt(line.unit > 0 ? unitKey(line.stepId, u) : findNextStep(own, states)?.id);
+          }}
+          now={listed}
+          onNow={() => setListed(!listed)}
+        />
       </Box>
-      <Box
-        bg="rail"
-        display="flex"
-        flexWrap={{ base: 'nowrap', md: 'wrap' }}
-        overflowX="auto"
-        px={3}
-        role="group"
-        aria-label="Panels"
-      >
-        {tabs.map((t) => {
-          const of = steps.filter((s) => tabOf(s) === t);
-          const left = of.filter((s) => state.get(s.id)?.state !== 'done');
-          return (
-            <PanelTab key={t} aria-pressed={t === tabOf(step)} onClick={() => setAt((left[0] ?? of[0])?.id)}>
-              {t === 'saw' ? 'Saw' : t === 'last' ? 'Finish' : (build.assemblies.find((a) => a.id === t)?.name ?? t)}
-              {left.length === 0 ? ' ✓' : ''}
-            </PanelTab>
-          );
-        })}
+      <Box>
+        <QueueBand queue={queue} away={away} onAgain={again} onLetGo={letGo} />
+        {clock.cause !== undefined && (
+          <Box
+            bg="amberwash"
+            px={{ base: 3, md: 5 }}
+            py={2}
+            display="flex"
+            gap={4}
+            alignItems="center"
+            data-testid="standing"
+          >
+            <span>
+              <strong className="cond">Stopped:</strong> {causeName}, {clock.stood}
+            </span>
+            <QuietButton minH="44px" onClick={clock.goOn}>
+              Go on
+            </QuietButton>
+          </Box>
+        )}
       </Box>
       <Box
         display="grid"
         gridTemplateColumns={
-          step.verb === 'cut' ? 'minmax(0,1fr)' : { base: 'minmax(0,1fr)', md: 'minmax(0,1.45fr) minmax(0,1fr)' }
+          listed || step.verb === 'cut'
+            ? 'minmax(0,1fr)'
+            : { base: 'minmax(0,1fr)', md: 'minmax(0,1.45fr) minmax(0,1fr)' }
         }
         gridAutoRows={{ base: 'max-content', md: 'minmax(0,1fr)' }}
         overflowY={{ base: 'auto', md: 'visible' }}
         minH={0}
       >
-        {step.verb === 'cut' ? (
+        {listed ? (
+          <NowList now={sortOpen(lines, states)} onGo={go} />
+        ) : step.verb === 'cut' ? (
           <SawList
-            work={data}
+            key={line.id}
+            work={work}
             step={step}
             build={build}
-            sheetPlan={plan.sheets}
-            onTick={(part, to) => void changePart(part, { state: to })}
+            plan={plan}
+            onCut={(parts, to) => void cutAll(parts, to)}
           />
         ) : (
-          <>
-            <Box
-              className="dots"
-              bg="sheet"
-              borderRight="1px solid"
-              borderColor="rule"
-              p={3}
-              minH={0}
-              position="relative"
-              display="grid"
-              gridTemplateRows={{ base: 'auto 240px auto', md: 'auto minmax(0,1fr) auto' }}
-            >
-              <Box minH={0} gridRow={2}>
-                {drawing && <DrawingView drawing={drawing} pixels={600} label={`Picture of ${step.title}`} />}
-              </Box>
-              {step.gate?.expected !== undefined && step.verb === 'check' && (
-                <Box textAlign="center" gridRow={1} color="keel" className="cond" fontSize="20px">
-                  <Len inches={step.gate.expected} /> both ways
-                </Box>
-              )}
-              <Box color="soft" pt={1} gridRow={3}>
-                {step.view.startsWith('panel:')
-                  ? 'seen from outside, lying flat, hook the tape at the left end'
-                  : 'where it goes'}
-              </Box>
-            </Box>
-            <Box
-              px={{ base: 3, md: 5 }}
-              py={4}
-              overflow={{ base: 'visible', md: 'auto' }}
-              minH={0}
-              tabIndex={0}
-              role="region"
-              aria-label="This step"
-            >
-              <Box className="cond" fontSize="26px" lineHeight={1.15} mb={2}>
-                <WithFractions text={step.title} />
-              </Box>
-              <Box color="soft" mb={2}>
-                {mine.map((s) => (
-                  <chakra.button
-                    key={s.id}
-                    onClick={() => setAt(s.id)}
-                    mr={2}
-                    minW="30px"
-                    py="3px"
-                    border="1px solid"
-                    borderColor="rule"
-                    textAlign="center"
-                    bg={s.id === step.id ? 'tape' : 'sheet'}
-                    color={s.id === step.id ? 'tapeink' : 'ink'}
-                    aria-label={`${show.text(s.title)}${state.get(s.id)?.state === 'done' ? ', done' : ''}`}
-                    aria-current={s.id === step.id ? 'step' : undefined}
-                  >
-                    {state.get(s.id)?.state === 'done' ? '✓' : mine.indexOf(s) + 1}
-                  </chakra.button>
-                ))}
-              </Box>
-              <PartList groups={groups} parts={byId} />
-              {gate && row && <GateEntry gate={gate} row={row} found={found} onFound={setFound} />}
-              {step.gate && !gate && step.verb !== 'check' && (
-                <Box mt={2} color="chalk" fontWeight={700}>
-                  Check: {step.gate.what} {step.gate.expected !== undefined && <Len inches={step.gate.expected} />}
-                </Box>
-              )}
-              <Box bg="amberwash" borderLeft="5px solid" borderColor="amber" px={3} py={2} mt={3} fontSize="16px">
-                {step.text.map((t) => (
-                  <p key={t}>
-                    <WithFractions text={t} />
-                  </p>
-                ))}
-                {step.cautions.map((c) => (
-                  <Box key={c} fontWeight={700}>
-                    <WithFractions text={c} />
-                  </Box>
-                ))}
-              </Box>
-            </Box>
-          </>
+          <StepPane
+            step={step}
+            line={line}
+            row={row}
+            others={inTab(tabOf(step))}
+            states={states}
+            groups={groups}
+            parts={byPart}
+            drawing={drawing}
+            needs={needs}
+            found={found}
+            onFound={setFound}
+            onGo={go}
+          >
+            <StepNotes work={work} stepId={line.id} row={row?.id} mayWrite={mayTick} onWork={take} />
+          </StepPane>
         )}
       </Box>
       <Box borderTop="2px solid" borderColor="ink" px={5} py={tape ? 2 : 0} bg="paper" overflow="hidden">
-        {panel === 'none' && tape && <TapeMarks tape={tape} tall />}
+        {panel === 'none' && tape && !listed && <TapeMarks tape={tape} tall />}
         {panel === 'measure' && (
           <MeasurePanel
             groups={measured}
-            parts={byId}
+            parts={byPart}
             close={() => setPanel('none')}
-            keep={(part, inches) =>
-              changePart(
+            keep={async (part, inches, why) => {
+              await changePart(
                 part,
-                { measured: inches },
+                { measured: inches, ...(why === undefined ? {} : { why }) },
                 `${part.mark} is ${show.length(inches)}; the sticks are planned again.`,
-              )
-            }
+              );
+            }}
           />
         )}
         {panel === 'trouble' && (
           <TroublePanel
             groups={groups}
-            parts={byId}
+            parts={byPart}
             close={() => setPanel('none')}
-            spoiled={(part) =>
-              changePart(part, { state: 'spoiled' }, `${part.mark} is taken as spoiled; another is planned.`)
-            }
+            stop={clock.stand}
+            spoiled={async (part, cause) => {
+              await changePart(
+                part,
+                { state: 'spoiled', why: cause },
+                `${part.mark} is taken as ${cause}; another is planned.`,
+              );
+            }}
+            tell={async (cause, mark, note) => {
+              if (!row) return;
+              try {
+                await take(
+                  await api<WorkOrder>(`/orders/${id}/work-order/troubles`, {
+                    method: 'POST',
+                    body: { step: row.id, cause, mark, note: note.trim() },
+                  }),
+                );
+                setPanel('none');
+                tell('The office is told; go on with what can be done.');
+              } catch (e) {
+                fail(e);
+              }
+            }}
           />
         )}
       </Box>
@@ -360,8 +302,8 @@ export const Bench = () => {
         onPanel={setPanel}
         measured={measured}
         done={done}
-        mayTick={!busy && (me?.roles.some((r) => r !== 'driver') ?? false)}
-        next={steps[number]?.title}
+        mayTick={!busy && mayTick}
+        next={mine[mine.indexOf(line) + 1]?.title}
         onFinish={(state) => void finish(state)}
       />
     </Box>

@@ -37,7 +37,7 @@ export const PlacedTicket = ({
   readonly title: string;
   readonly part: WorkPart | undefined;
   readonly isCut: boolean;
-  readonly onTick: (part: WorkPart, to: 'cut' | 'open') => void;
+  readonly onTick: (part: WorkPart) => void;
   readonly children: React.ReactNode;
 }) => (
   <CutTicket
@@ -46,7 +46,7 @@ export const PlacedTicket = ({
     disabled={!part}
     data-mark={mark}
     title={title}
-    onClick={() => part && onTick(part, isCut ? 'open' : 'cut')}
+    onClick={() => part && onTick(part)}
     style={{
       position: 'absolute',
       left: `${100 * left}%`,

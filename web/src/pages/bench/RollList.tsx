@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import type { MeshPlan } from '@rubbet/core/cut';
 import { findItem } from '@rubbet/core/stock';
-import type { Build } from '@rubbet/core/unit';
+import type { Part } from '@rubbet/core/unit';
 import type { WorkPart } from '../../data/types.ts';
 import { useShow } from '../../data/useShow.tsx';
 import { Len } from '../../parts/Text.tsx';
@@ -9,22 +9,23 @@ import { PlacedTicket } from './CutTicket.tsx';
 import { handOutStrips } from './tickets.ts';
 import type { StripTicket } from './tickets.ts';
 
-type OnTick = (part: WorkPart, to: 'cut' | 'open') => void;
+type OnTick = (part: WorkPart) => void;
 
 /** Rolls drawn to scale, every strip where it is cut: along the roll from its start, and across it. */
 export const RollList = ({
   plan,
-  build,
+  all,
   parts,
   onTick,
 }: {
   readonly plan: MeshPlan;
-  readonly build: Build;
+  /** The parts of every unit. */
+  readonly all: readonly Part[];
   readonly parts: readonly WorkPart[];
   readonly onTick: OnTick;
 }) => {
   const show = useShow();
-  const faces = new Map(build.parts.map((p) => [p.id, p]));
+  const faces = new Map(all.map((p) => [p.id, p]));
   return (
     <Box display="grid" gap={5}>
       {handOutStrips(plan, parts).map(({ roll, used, tickets }, i) => (
@@ -63,13 +64,7 @@ export const RollList = ({
 };
 
 /** Where the strips of faces wider than their roll meet on the frame. */
-const SeamRows = ({
-  plan,
-  faces,
-}: {
-  readonly plan: MeshPlan;
-  readonly faces: ReadonlyMap<string, Build['parts'][number]>;
-}) => {
+const SeamRows = ({ plan, faces }: { readonly plan: MeshPlan; readonly faces: ReadonlyMap<string, Part> }) => {
   // Equal faces are told once.
   const seamed = new Map<string, MeshPlan['strips'][number][]>();
   for (const s of plan.strips) {
@@ -111,7 +106,7 @@ const StripRows = ({
   onTick,
 }: {
   readonly tickets: readonly StripTicket[];
-  readonly faces: ReadonlyMap<string, Build['parts'][number]>;
+  readonly faces: ReadonlyMap<string, Part>;
   readonly onTick: OnTick;
 }) => (
   <Box display="grid" gridTemplateColumns="repeat(auto-fill, minmax(min(300px, 100%), 1fr))" columnGap={4} mt={1}>
@@ -130,7 +125,7 @@ const StripRows = ({
             borderColor="soft"
             aria-pressed={isCut}
             aria-disabled={!part}
-            onClick={() => part && onTick(part, isCut ? 'open' : 'cut')}
+            onClick={() => part && onTick(part)}
           >
             {isCut ? '✓ ' : ''}
             <b>{faces.get(strip.face)?.mark}</b> <Len inches={strip.length} /> × <Len inches={strip.width} />,{' '}

@@ -2,15 +2,42 @@ import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { PartGroup } from '@rubbet/core/unit';
 import type { WorkPart } from '../../data/types.ts';
-import { QuietButton } from '../../parts/Button.tsx';
+import { Button, QuietButton } from '../../parts/Button.tsx';
 import { LengthInput } from '../../parts/Fields.tsx';
 import { Len, Soft } from '../../parts/Text.tsx';
+import { CAUSES } from './clock.ts';
+import type { Cause } from './clock.ts';
+import { FractionKeys } from './FractionKeys.tsx';
 
-const Row = chakra('div', {
-  base: { display: 'flex', gap: '16px', alignItems: 'center', flexWrap: 'wrap', py: '8px' },
+const Pick = chakra('button', {
+  base: {
+    minW: '62px',
+    minH: '44px',
+    px: 3,
+    border: '1px solid',
+    borderColor: 'rule',
+    bg: 'sheet',
+    textAlign: 'center',
+    fontFamily: 'heading',
+    fontStretch: '80%',
+    fontWeight: 620,
+    fontSize: '17px',
+    '&[aria-pressed=true]': { bg: 'ink', color: 'sheet' },
+  },
 });
 
-/** Takes measured-in-place lengths: expected, tolerance, what was read. */
+/** Why a piece measured in place is not what was expected. */
+const WHY = [
+  'The frame is out of square',
+  'A stud or post is bowed',
+  'Something was cut wrong',
+  'The order was changed',
+] as const;
+
+/** How far a part may be off its drawing where it says nothing, inches. */
+const USUAL_TOLERANCE = 0.25;
+
+/** Takes measured-in-place lengths: expected, tolerance, big keys for what the tape says; outside it asks why. */
 export const MeasurePanel = ({
   groups,
   parts,
@@ -19,94 +46,193 @@ export const MeasurePanel = ({
 }: {
   readonly groups: readonly PartGroup[];
   readonly parts: ReadonlyMap<string, WorkPart>;
-  readonly keep: (part: WorkPart, inches: number) => Promise<void>;
+  readonly keep: (part: WorkPart, inches: number, why?: string) => Promise<void>;
   readonly close: () => void;
-}) => (
-  <Box py={2} maxH="240px" overflow="auto">
-    {groups.flatMap((g) =>
-      g.ids.slice(0, 4).map((id, i) => {
-        const part = parts.get(id);
-        if (!part) return null;
-        return (
-          <Row key={id}>
-            <span className="cond" style={{ fontSize: 20, minWidth: 70 }}>
-              {g.mark}
-              {g.quantity > 1 ? ` no. ${i + 1}` : ''}
-            </span>
-            <Soft>
-              expected <Len inches={g.part.length} />, ± <Len inches={g.part.tolerance ?? 0.25} />
-            </Soft>
-            <Box width="150px" fontSize="20px">
-              <LengthInput
-                label={`Measured ${g.mark}`}
-                value={part.measured ?? undefined}
-                min={0.25}
-                max={400}
-                onChange={(inches) => void keep(part, inches)}
-              />
-            </Box>
-            {part.measured !== null && (
-              <Soft>
-                {Math.abs(part.measured - g.part.length) <= (g.part.tolerance ?? 0.25)
-                  ? 'within tolerance'
-                  : 'outside tolerance: look for the reason'}
-              </Soft>
-            )}
-          </Row>
-        );
-      }),
-    )}
-    <QuietButton onClick={close}>Close</QuietButton>
-  </Box>
-);
+}) => {
+  const pieces = groups.flatMap((g) => g.ids.map((id, i) => ({ g, i, part: parts.get(id) })));
+  const [at, setAt] = useState(0);
+  const [outside, setOutside] = useState<number>();
+  const piece = pieces[at];
+  const part = piece?.part;
+  if (!piece || !part) return null;
+  const { g } = piece;
+  const tolerance = g.part.tolerance ?? USUAL_TOLERANCE;
+  const take = (inches: number, why?: string): void => {
+    if (why === undefined && Math.abs(inches - g.part.length) > tolerance + 1e-9) {
+      setOutside(inches);
+      return;
+    }
+    setOutside(undefined);
+    void keep(part, inches, why).then(() => {
+      const next = pieces.findIndex((p, i) => i > at && p.part?.measured === null);
+      if (next >= 0) setAt(next);
+    });
+  };
+  return (
+    <Box py={2} maxH="330px" overflow="auto">
+      <Box display="flex" gap={2} flexWrap="wrap" mb={2} role="group" aria-label="Pieces to measure">
+        {pieces.map((p, i) => (
+          <Pick
+            key={p.g.ids[p.i]}
+            aria-pressed={i === at}
+            onClick={() => {
+              setAt(i);
+              setOutside(undefined);
+            }}
+          >
+            {p.g.mark}
+            {p.g.quantity > 1 ? ` no. ${p.i + 1}` : ''}
+            {p.part?.measured != null ? ' ✓' : ''}
+          </Pick>
+        ))}
+      </Box>
+      <Box display="flex" gap={4} alignItems="center" flexWrap="wrap" mb={2}>
+        <Soft>
+          expected <Len inches={g.part.length} />, ± <Len inches={tolerance} />
+        </Soft>
+        <Box width="150px" fontSize="20px">
+          <LengthInput
+            label={`Measured ${g.mark}`}
+            value={part.measured ?? undefined}
+            min={0.25}
+            max={400}
+            onChange={(inches) => take(inches)}
+          />
+        </Box>
+        {part.measured !== null && (
+          <Soft>
+            {Math.abs(part.measured - g.part.length) <= tolerance + 1e-9
+              ? 'within tolerance'
+              : 'outside tolerance: look for the reason'}
+          </Soft>
+        )}
+      </Box>
+      {outside === undefined ? (
+        <FractionKeys key={at} label={`Key in ${g.mark}`} onTake={(inches) => take(inches)} />
+      ) : (
+        <Box data-testid="why-outside">
+          <Box className="cond" fontSize="18px" mb={2}>
+            <Len inches={outside} /> is outside. Why?
+          </Box>
+          <Box display="flex" gap={2} flexWrap="wrap">
+            {WHY.map((why) => (
+              <Pick key={why} onClick={() => take(outside, why)}>
+                {why}
+              </Pick>
+            ))}
+            <QuietButton minH="44px" onClick={() => setOutside(undefined)}>
+              Measure again
+            </QuietButton>
+          </Box>
+        </Box>
+      )}
+      <QuietButton mt={2} onClick={close}>
+        Close
+      </QuietButton>
+    </Box>
+  );
+};
 
-/** Takes what went wrong: a piece is spoiled and must be cut again. */
+/** What can be wrong, and what is done about it. */
+const TROUBLES = [
+  { cause: 'spoiled', name: 'Piece spoiled', piece: true, mend: 'Cut another' },
+  { cause: 'bowed', name: 'Piece bowed or split', piece: true, mend: 'Cut another' },
+  { cause: 'short stock', name: 'Not enough on the rack', piece: false, mend: 'Tell the office' },
+  { cause: 'missing hardware', name: 'Hardware missing', piece: false, mend: 'Tell the office' },
+  { cause: 'wrong drawing', name: 'Drawing is wrong', piece: false, mend: 'Tell the office' },
+  { cause: 'other', name: 'Something else', piece: false, mend: 'Tell the office' },
+] as const;
+export type TroubleCause = (typeof TROUBLES)[number]['cause'];
+
+/** Takes what went wrong: a piece that is cut again and planned anew, or what the office must mend. */
 export const TroublePanel = ({
   groups,
   parts,
   spoiled,
+  tell,
+  stop,
   close,
 }: {
   readonly groups: readonly PartGroup[];
   readonly parts: ReadonlyMap<string, WorkPart>;
-  readonly spoiled: (part: WorkPart) => Promise<void>;
+  readonly spoiled: (part: WorkPart, cause: TroubleCause) => Promise<void>;
+  readonly tell: (cause: TroubleCause, mark: string, note: string) => Promise<void>;
+  readonly stop: (cause: Cause) => void;
   readonly close: () => void;
 }) => {
+  const [at, setAt] = useState<TroubleCause>(groups.length > 0 ? 'spoiled' : 'missing hardware');
   const [mark, setMark] = useState(groups[0]?.mark ?? '');
+  const [note, setNote] = useState('');
+  const trouble = TROUBLES.find((t) => t.cause === at) ?? TROUBLES[0];
   const group = groups.find((g) => g.mark === mark);
   const part = group?.ids.map((id) => parts.get(id)).find((p) => p && p.state !== 'spoiled');
   return (
-    <Box py={3}>
-      <Box className="cond" fontSize="18px" mb={2}>
-        Which piece is spoiled or short?
-      </Box>
-      {groups.length === 0 && <Soft>No piece belongs to this step. Stop, and tell the office what happened.</Soft>}
-      <Box display="flex" gap={2} flexWrap="wrap" mb={3}>
-        {groups.map((g) => (
-          <chakra.button
-            key={g.mark}
-            aria-pressed={g.mark === mark}
-            onClick={() => setMark(g.mark)}
-            minW="62px"
-            minH="44px"
-            border="1px solid"
-            borderColor="rule"
-            bg={g.mark === mark ? 'ink' : 'sheet'}
-            color={g.mark === mark ? 'sheet' : 'ink'}
-            textAlign="center"
-            className="cond"
-          >
-            {g.mark}
-          </chakra.button>
+    <Box py={3} maxH="330px" overflow="auto" data-testid="trouble">
+      <Box display="flex" gap={2} flexWrap="wrap" mb={3} role="group" aria-label="What is wrong">
+        {TROUBLES.filter((t) => !t.piece || groups.length > 0).map((t) => (
+          <Pick key={t.cause} aria-pressed={t.cause === at} onClick={() => setAt(t.cause)}>
+            {t.name}
+          </Pick>
         ))}
       </Box>
-      <Box display="flex" gap={3}>
-        <QuietButton disabled={!part} onClick={() => part && void spoiled(part)} minH="44px">
-          Cut another {mark}
-        </QuietButton>
+      {trouble.piece ? (
+        <Box display="flex" gap={2} flexWrap="wrap" mb={3} role="group" aria-label="Which piece">
+          {groups.map((g) => (
+            <Pick key={g.mark} aria-pressed={g.mark === mark} onClick={() => setMark(g.mark)}>
+              {g.mark}
+            </Pick>
+          ))}
+        </Box>
+      ) : (
+        <Box mb={3} maxW="560px">
+          <chakra.input
+            aria-label="What happened"
+            placeholder="what is missing or wrong, in a few words"
+            value={note}
+            maxLength={240}
+            onChange={(e) => setNote(e.target.value)}
+            width="100%"
+            minH="44px"
+            px={3}
+            border="1px solid"
+            borderColor="rule"
+            bg="sheet"
+          />
+        </Box>
+      )}
+      <Box display="flex" gap={3} flexWrap="wrap" mb={3}>
+        {trouble.piece ? (
+          <Button disabled={!part} onClick={() => part && void spoiled(part, at)} minH="44px">
+            Cut another {mark}
+          </Button>
+        ) : (
+          <Button
+            disabled={at === 'other' && note.trim() === ''}
+            onClick={() => void tell(at, '', note).then(() => setNote(''))}
+            minH="44px"
+          >
+            Tell the office
+          </Button>
+        )}
         <QuietButton onClick={close} minH="44px">
           Close
         </QuietButton>
+      </Box>
+      <Box className="cond" fontSize="17px" mb={1}>
+        Or stop the clock
+      </Box>
+      <Box display="flex" gap={2} flexWrap="wrap" role="group" aria-label="Stop the clock">
+        {CAUSES.map(([cause, name]) => (
+          <Pick
+            key={cause}
+            onClick={() => {
+              stop(cause);
+              close();
+            }}
+          >
+            {name}
+          </Pick>
+        ))}
       </Box>
     </Box>
   );

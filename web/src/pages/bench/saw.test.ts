@@ -2,7 +2,7 @@ import { createElement } from 'react';
 import { drawTemplate } from '@rubbet/core/draw';
 import { buildSpec, FAMILIES, parseSpec } from '@rubbet/core/model';
 import { planSteps } from '@rubbet/core/steps';
-import { takeOff } from '@rubbet/core/takeoff';
+import { planMesh, takeOff } from '@rubbet/core/takeoff';
 import { groupParts } from '@rubbet/core/unit';
 import type { Build, ParamValue } from '@rubbet/core/unit';
 import type { WorkOrder, WorkPart } from '../../data/types.ts';
@@ -41,6 +41,8 @@ const workOf = (b: Build, parts: readonly WorkPart[]): WorkOrder => ({
   doneAt: null,
   parts,
   steps: [],
+  troubles: [],
+  photos: [],
 });
 /** A cutting step on the screen. */
 const sawn = (b: Build, id: string, parts = partsOf(b), style: 'inches' | 'mm' = 'inches'): string => {
@@ -51,8 +53,8 @@ const sawn = (b: Build, id: string, parts = partsOf(b), style: 'inches' | 'mm' =
       work: workOf(b, parts),
       step,
       build: b,
-      sheetPlan: takeOff(b, 'quick').sheets,
-      onTick: () => undefined,
+      plan: { units: 1, sheets: takeOff(b, 'quick').sheets, mesh: planMesh(b.parts) },
+      onCut: () => undefined,
     }),
     style,
   );
@@ -67,7 +69,7 @@ describe.each(FAMILIES.map((f) => f.key))('the saw for a %s', (family) => {
     const step = steps.find((s) => s.id === id);
     const markup = sawn(b, id);
     const wanted = b.parts.filter((p) => step?.parts.includes(p.id)).map((p) => p.mark);
-    const shown = elements(markup, 'button');
+    const shown = elements(markup, 'button').filter((e) => e.open.includes('data-mark'));
     // A piece that is ripped into two is one button for both.
     const twice = shown.flatMap((e) => {
       const mark = /data-mark="([^"]*)"/.exec(e.open)?.[1] ?? '';
@@ -81,7 +83,7 @@ describe.each(FAMILIES.map((f) => f.key))('the saw for a %s', (family) => {
   it('shows every face of mesh as often as it has strips', () => {
     const parts = partsOf(b);
     const plan = takeOff(b, 'full').mesh;
-    const markup = html(createElement(RollList, { plan, build: b, parts, onTick: () => undefined }));
+    const markup = html(createElement(RollList, { plan, all: b.parts, parts, onTick: () => undefined }));
     const byId = new Map(b.parts.map((p) => [p.id, p.mark]));
     const strips = plan.layout.flatMap((r) => r.strips).map((s) => byId.get(s.face) ?? '');
     // On the roll; the list below it has as many lines again.
@@ -120,7 +122,12 @@ describe('where strips of mesh meet', () => {
   const b = build('house-with-run', { runBays: 3, runLength: 384 });
   const words = plain(
     html(
-      createElement(RollList, { plan: takeOff(b, 'full').mesh, build: b, parts: partsOf(b), onTick: () => undefined }),
+      createElement(RollList, {
+        plan: takeOff(b, 'full').mesh,
+        all: b.parts,
+        parts: partsOf(b),
+        onTick: () => undefined,
+      }),
     ),
   );
   const front = b.parts.find((p) => p.id === 'bay-1-front/mesh')?.mark ?? '';
@@ -133,7 +140,7 @@ describe('where strips of mesh meet', () => {
     const none = html(
       createElement(RollList, {
         plan: takeOff(pen, 'full').mesh,
-        build: pen,
+        all: pen.parts,
         parts: partsOf(pen),
         onTick: () => undefined,
       }),
@@ -146,7 +153,7 @@ describe('where strips of mesh meet', () => {
       html(
         createElement(RollList, {
           plan: takeOff(pen, 'full').mesh,
-          build: pen,
+          all: pen.parts,
           parts: partsOf(pen),
           onTick: () => undefined,
         }),
@@ -160,7 +167,7 @@ describe('where strips of mesh meet', () => {
       html(
         createElement(RollList, {
           plan: takeOff(house, 'full').mesh,
-          build: house,
+          all: house.parts,
           parts: partsOf(house),
           onTick: () => undefined,
         }),

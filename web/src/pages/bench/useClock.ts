@@ -1,19 +1,62 @@
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
+import { dropDraft, readDraft, writeDraft } from '../../data/drafts.ts';
+import { FRESH, goOn, isClock, leave, printClock, spentBy, stand, stoodBy, stopsOf } from './clock.ts';
+import type { Cause, StepClock } from './clock.ts';
 
-/** Seconds since a step was opened, as `0:11:40`. */
-export const printClock = (seconds: number): string => {
-  const pad = (n: number): string => String(n).padStart(2, '0');
-  return `${Math.floor(seconds / 3600)}:${pad(Math.floor(seconds / 60) % 60)}:${pad(seconds % 60)}`;
+const read = (key: string): StepClock => {
+  const kept = readDraft<unknown>(key)?.value;
+  return isClock(kept) ? kept : FRESH;
+};
+const keep = (key: string, clock: StepClock): void => {
+  writeDraft(key, { value: clock, base: null, at: new Date().toISOString() });
 };
 
-/** Runs from the moment a step is opened. */
+/**
+ * A person's time on a step: it runs while the step is open and nothing holds it up, stands while another is looked at, and is
+ * there again after a reload.
+ * @param key names person, order and step; undefined while there is none
+ */
 export const useClock = (key: string | undefined) => {
-  const [seconds, setSeconds] = useState(0);
+  const [clock, setClock] = useState<StepClock>(FRESH);
+  const [now, setNow] = useState(() => Date.now());
   useEffect(() => {
-    const from = Date.now();
-    setSeconds(0);
-    const tick = setInterval(() => setSeconds(Math.floor((Date.now() - from) / 1000)), 1000);
-    return () => clearInterval(tick);
+    if (key === undefined) return;
+    const name = `clock:${key}`;
+    const before = read(name);
+    // What stood still when the page was closed stands still.
+    const open = before.cause === undefined ? goOn({ ...before, since: undefined } as StepClock, Date.now()) : before;
+    setClock(open);
+    keep(name, open);
+    const tick = setInterval(() => setNow(Date.now()), 1000);
+    return () => {
+      clearInterval(tick);
+      const last = read(name);
+      if (last !== FRESH) keep(name, last.cause === undefined ? leave(last, Date.now()) : last);
+    };
   }, [key]);
-  return { seconds, text: printClock(seconds) };
+  const change = useCallback(
+    (next: (c: StepClock) => StepClock) => {
+      if (key === undefined) return;
+      setClock((c) => {
+        const made = next(c);
+        keep(`clock:${key}`, made);
+        return made;
+      });
+      setNow(Date.now());
+    },
+    [key],
+  );
+  return {
+    text: printClock(spentBy(clock, Math.max(now, clock.since ?? 0))),
+    stood: printClock(stoodBy(clock, Math.max(now, clock.since ?? 0))),
+    cause: clock.cause,
+    stand: (cause: Cause): void => change((c) => stand(c, cause, Date.now())),
+    goOn: (): void => change((c) => goOn(c, Date.now())),
+    /** What is logged with the step; the clock begins anew then. */
+    read: () => ({ minutes: Math.round(spentBy(clock, Date.now()) / 60_000), stops: stopsOf(clock, Date.now()) }),
+    reset: (): void => {
+      if (key !== undefined) dropDraft(`clock:${key}`);
+      setClock({ ...FRESH, since: Date.now() });
+    },
+  };
 };

@@ -1,0 +1,27 @@
+import type { UnitLine } from '@rubbet/core/steps';
+import type { Build } from '@rubbet/core/unit';
+import type { Step } from '@rubbet/core/steps';
+
+/** What the panel tabs are: the saw, each assembly, and the rest. */
+export const tabOf = (s: Pick<Step, 'station' | 'assembly'>): string =>
+  s.station === 'saw' ? 'saw' : (s.assembly ?? 'last');
+
+/** Names of the tabs of some steps, in their order; assemblies of one name are numbered. */
+export const nameTabs = (
+  steps: readonly Pick<Step, 'station' | 'assembly'>[],
+  build: Pick<Build, 'assemblies'>,
+): { readonly key: string; readonly name: string }[] => {
+  const keys = [...new Set(steps.map(tabOf))];
+  const plain = (key: string): string =>
+    key === 'saw' ? 'Saw' : key === 'last' ? 'Finish' : (build.assemblies.find((a) => a.id === key)?.name ?? key);
+  const names = keys.map(plain);
+  return keys.map((key, i) => {
+    const name = names[i] as string;
+    const same = keys.filter((_, k) => names[k] === name);
+    return { key, name: same.length > 1 ? `${name} ${same.indexOf(key) + 1}` : name };
+  });
+};
+
+/** The lines that a person at one unit sees: what is done once for all, and what is done for that unit. */
+export const linesOf = (lines: readonly UnitLine[], unit: number): UnitLine[] =>
+  lines.filter((l) => l.unit === 0 || l.unit === unit);
