@@ -4,6 +4,7 @@ export * from './businessRules.ts';
 export * from './computeOrder.ts';
 export * from './rankModels.ts';
 export * from './workPlan.ts';
+export * from './changeWork.ts';
 export * from './business.ts';
 export * from './show.ts';
 export * from './methodRules.ts';

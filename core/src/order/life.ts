@@ -32,6 +32,7 @@ export type OrderAct =
   | 'take back acceptance'
   | 'plan days'
   | 'make work order'
+  | 'change order'
   | 'work'
   | 'set delivery'
   | 'deliver'
@@ -82,7 +83,7 @@ const untouched: Guard = (o) =>
   o.work?.touched
     ? say(
         'being-built',
-        'Work on it is logged already, and logged work is never thrown away. Copy it as a new order for what is to be different; where nothing but ticks stands on it, undo them at the bench.',
+        'Work on it is logged already, and logged work is never thrown away. Propose a change order at the Build station: it says what of that still fits, what is scrap and what it costs.',
       )
     : undefined;
 const isAccepted: Guard = (o) =>
@@ -133,6 +134,19 @@ export const ORDER_ACTS: Readonly<Record<OrderAct, ActRule>> = {
   },
   'plan days': { roles: OFFICE, guards: [...OPEN, notHeld, isAccepted] },
   'make work order': { roles: OFFICE, guards: [...OPEN, notHeld, isAccepted] },
+  // What is being built is changed with what it costs in view, never by a revision alone.
+  'change order': {
+    roles: OFFICE,
+    guards: [
+      ...OPEN,
+      notHeld,
+      isAccepted,
+      (o) =>
+        o.work?.touched
+          ? undefined
+          : say('not-begun', 'Nothing of it is cut or built yet: keep a revision, and settle the price anew.'),
+    ],
+  },
   work: {
     roles: ['office', 'shop'],
     guards: [

@@ -105,6 +105,9 @@ const keyOf = (known: Map<string, string>, part: PartDraft): string => {
   return key;
 };
 
+/** What a part is however it is placed and whatever unit it is in: two of one key can stand for each other. */
+export const pieceKey = (part: PartDraft): string => `${roughKey(part)}#${outlineKey(part)}`;
+
 /** Gives every part a mark: a letter for its role and a number; equal parts share one, in order of first appearance. */
 export const assignMarks = (drafts: readonly PartDraft[]): Part[] => {
   const marks = new Map<string, string>();

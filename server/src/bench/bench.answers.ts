@@ -1,5 +1,6 @@
 import type { MeshPlan, SheetPlan, StickPlan } from '@rubbet/core/cut';
 import type { Flock } from '@rubbet/core/flock';
+import type { ChangedStep, Fate } from '@rubbet/core/order';
 import type { Step } from '@rubbet/core/steps';
 import type { Build } from '@rubbet/core/unit';
 
@@ -62,6 +63,46 @@ export interface WorkPhoto {
   readonly stepId: string;
   readonly by: string;
   readonly at: string;
+}
+
+/** Pieces of one mark with one fate, counted. */
+export interface ChangeLine {
+  readonly fate: Fate;
+  readonly mark: string;
+  readonly name: string;
+  readonly item: string;
+  /** Inches. */
+  readonly length: number;
+  readonly count: number;
+  /** The mark and length that they were cut as. */
+  readonly from?: { readonly mark: string; readonly length: number };
+}
+
+/** A change of the spec while it is built: what of that still fits, what is done again, and what it costs. */
+export interface ChangeOrder {
+  readonly id: number;
+  readonly state: 'proposed' | 'accepted' | 'refused';
+  readonly note: string;
+  readonly by: string;
+  readonly at: string;
+  readonly decidedBy: string | null;
+  readonly decidedAt: string | null;
+  readonly why: string;
+  readonly version: number;
+  /** What the customer pays more (or less). Cents, by what it is made of where it was proposed. */
+  readonly price: {
+    readonly amount: number;
+    readonly difference: number;
+    readonly labour: number;
+    readonly scrap: number;
+  };
+  readonly unchanged: number;
+  readonly lines: readonly ChangeLine[];
+  readonly again: readonly ChangedStep[];
+  readonly gone: readonly ChangedStep[];
+  readonly minutes: { readonly before: number; readonly after: number; readonly lost: number };
+  /** Findings that stop it: it cannot be accepted then. */
+  readonly stops: readonly string[];
 }
 
 /** A work order as it stands now. What it was made from is its plan. */

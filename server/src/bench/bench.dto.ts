@@ -6,8 +6,10 @@ import {
   IsArray,
   IsBase64,
   IsIn,
+  IsInt,
   IsISO8601,
   IsNumber,
+  IsObject,
   IsUUID,
   Max,
   MaxLength,
@@ -96,6 +98,40 @@ export class StepChangeDto extends EntryDto {
   @Optional()
   @Text('the note', 0, 240)
   note?: string;
+}
+
+export class ChangeOrderDto {
+  @ApiProperty({ type: 'object', additionalProperties: true })
+  @IsObject({ message: 'the spec must be an object' })
+  spec!: Record<string, unknown>;
+
+  @ApiPropertyOptional({ description: 'Why it is changed, and who asked for it.' })
+  @Optional()
+  @Text('the note', 0, 240)
+  note?: string;
+}
+
+export class AcceptChangeDto {
+  @Version()
+  version!: number;
+
+  @ApiPropertyOptional({
+    description: 'What it costs more, cents, where another amount was agreed; less is below nothing.',
+  })
+  @Optional()
+  @IsInt({ message: 'the amount must be whole cents' })
+  @Min(-100_000_000, { message: 'the amount is less than anything costs' })
+  @Max(100_000_000, { message: 'the amount is more than anything costs' })
+  amount?: number;
+}
+
+export class RefuseChangeDto {
+  @Version()
+  version!: number;
+
+  @ApiProperty()
+  @Text('the reason', 2, 240)
+  why!: string;
 }
 
 export class TroubleDto {

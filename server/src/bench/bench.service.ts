@@ -95,7 +95,8 @@ export class Bench {
         flock: flock ? readJson(flock) : null,
         held: held_at === null ? null : String(held_why),
       },
-      planId: work.id,
+      // One for every plan: a change order puts another in its place.
+      planId: work.revision_id,
       sticks: readJson<StickPlan>(work.sticks),
       doneAt: work.done_at,
       parts: await readParts(db, work.id),

@@ -1,7 +1,8 @@
 import { findItem } from '@rubbet/core/stock';
 import { readTicket } from '@rubbet/core/takeoff';
 import { readFileSync } from 'node:fs';
-import { isBenchStep, isRead, readingsOf } from '@rubbet/core/steps';
+import { isBenchStep, isRead, lineUnits, readingsOf } from '@rubbet/core/steps';
+import { repeatParts } from '@rubbet/core/unit';
 import type { ReadGate, Step } from '@rubbet/core/steps';
 import type { WorkPlanAnswer, WorkOrder } from './bench.answers.ts';
 import { connect, migrate } from '../database/connect.ts';
@@ -38,8 +39,8 @@ describe('a work order', () => {
     const second = (await office.post(`/api/orders/${id}/work-order`).expect(200)).body as WorkOrder;
     expect(second).toEqual(first);
     const { build, steps, sheets, revision } = await plan(id);
-    expect(first.parts.map((p) => p.partId)).toEqual(build.parts.map((p) => p.id));
-    expect(first.steps.map((s) => s.stepId)).toEqual(steps.map((s) => s.id));
+    expect(first.parts.map((p) => p.partId)).toEqual(repeatParts(build.parts, 2).map((p) => p.id));
+    expect(first.steps.map((s) => s.stepId)).toEqual(lineUnits(steps, 2).map((s) => s.id));
     expect(first.sticks.unplaced).toEqual([]);
     expect(sheets.unplaced).toEqual([]);
     expect(revision).toBe(1);

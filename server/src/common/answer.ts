@@ -6,6 +6,7 @@ export type AnswerShape =
   | 'BoardAnswer'
   | 'BookAnswer'
   | 'BusinessAnswer'
+  | 'ChangeOrder'
   | 'CalendarAnswer'
   | 'Crew'
   | 'Customer'

@@ -17,6 +17,7 @@ export const TABLES = [
   'crews',
   'stock_ledger',
   'stock',
+  'work_changes',
   'work_photos',
   'work_troubles',
   'work_log',

@@ -6,7 +6,16 @@ import type { Trailer, Vehicle } from '@rubbet/core/haul';
 import { planSticks } from '@rubbet/core/cut';
 import type { StickPlan } from '@rubbet/core/cut';
 import type { Units } from '@rubbet/core/measure';
-import { computeOrder, cutPlansOf, makeShow, makeWorkPlan, readWorkPlan, unitsOf } from '@rubbet/core/order';
+import {
+  changeWork,
+  computeOrder,
+  cutPlansOf,
+  makeShow,
+  makeWorkPlan,
+  planChangedSticks,
+  readWorkPlan,
+  unitsOf,
+} from '@rubbet/core/order';
 import type { Business, BusinessRules, OrderComputation, OrderInput, WorkPlan } from '@rubbet/core/order';
 import { moveBlock, planSchedule } from '@rubbet/core/schedule';
 import { hasCut, repeatParts } from '@rubbet/core/unit';
@@ -106,6 +115,48 @@ export const TASKS = {
         .filter(hasCut)
         .map((p) => ({ part_id: p.id, mark: p.mark, item: p.item, length: p.length })),
       steps: workRowsOf(plan),
+    };
+  },
+  /** What a change of the spec does to a kept plan that is half built, what it costs, and the plan as it would be then. */
+  changeWork: ({
+    before,
+    was,
+    of,
+    revision,
+    parts,
+    steps,
+  }: {
+    readonly before: string;
+    readonly was: ToCompute;
+    readonly of: ToCompute;
+    readonly revision: number;
+    readonly parts: readonly (readonly [string, 'open' | 'cut' | 'spoiled'])[];
+    readonly steps: readonly (readonly [string, 'open' | 'done'])[];
+  }) => {
+    const old = readPlan(before);
+    const computed = compute(of);
+    // As many units as are followed now.
+    const fresh = makeWorkPlan(computed, { spec: of.input.spec, revision, quantity: unitsOf(old) });
+    const change = changeWork(old, fresh, { parts: new Map(parts), steps: new Map(steps) });
+    const sticks = planChangedSticks(fresh, change);
+    const { price } = of.rules;
+    const share = 1 - price.margin;
+    return {
+      change,
+      price: {
+        difference: computed.price.net - compute(was).price.net,
+        labour: Math.round(((change.minutes.lost / 60) * price.labourPerHour) / share),
+        scrap: Math.round((change.scrap * (1 + price.spoil)) / share),
+      },
+      stops: computed.findings.filter((f) => f.severity === 'stop').map((f) => f.what),
+      summary: computed.summary,
+      operations: computed.operations,
+      plan: JSON.stringify({ ...fresh, quantity: old.quantity }),
+      sticks: JSON.stringify(sticks),
+      parts: repeatParts(fresh.build.parts, unitsOf(fresh))
+        .filter(hasCut)
+        .map((p) => ({ part_id: p.id, mark: p.mark, item: p.item, length: p.length })),
+      steps: workRowsOf(fresh),
     };
   },
   /** What the bench shows of a plan, as text. */

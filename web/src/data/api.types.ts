@@ -330,6 +330,24 @@ export interface components {
       /** @description JPEG, PNG or WebP in base64, up to 370 KB. */
       readonly data: string;
     };
+    readonly ChangeOrderDto: {
+      readonly spec: {
+        readonly [key: string]: unknown;
+      };
+      /** @description Why it is changed, and who asked for it. */
+      readonly note?: string;
+    };
+    readonly AcceptChangeDto: {
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+      /** @description What it costs more, cents, where another amount was agreed; less is below nothing. */
+      readonly amount?: number;
+    };
+    readonly RefuseChangeDto: {
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+      readonly why: string;
+    };
     readonly MoveDto: {
       readonly task: string;
       /** @description The version that the change was made on, 0 where there was none. */
@@ -502,6 +520,54 @@ export interface components {
     };
     /** @description What the unit must carry and what it offers; areas in square feet, lengths in inches. */
     readonly Capacity: import('@rubbet/core/flock').Capacity;
+    /** @description Pieces of one mark with one fate, counted. */
+    readonly ChangeLine: {
+      readonly fate: components['schemas']['Fate'];
+      readonly mark: string;
+      readonly name: string;
+      readonly item: string;
+      /** @description Inches. */
+      readonly length: number;
+      readonly count: number;
+      /** @description The mark and length that they were cut as. */
+      readonly from?: {
+        readonly mark: string;
+        readonly length: number;
+      };
+    };
+    /** @description A change of the spec while it is built: what of that still fits, what is done again, and what it costs. */
+    readonly ChangeOrder: {
+      readonly id: number;
+      /** @enum {string} */
+      readonly state: 'proposed' | 'accepted' | 'refused';
+      readonly note: string;
+      readonly by: string;
+      readonly at: string;
+      readonly decidedBy: string | null;
+      readonly decidedAt: string | null;
+      readonly why: string;
+      readonly version: number;
+      /** @description What the customer pays more (or less). Cents, by what it is made of where it was proposed. */
+      readonly price: {
+        readonly amount: number;
+        readonly difference: number;
+        readonly labour: number;
+        readonly scrap: number;
+      };
+      readonly unchanged: number;
+      readonly lines: readonly components['schemas']['ChangeLine'][];
+      readonly again: readonly components['schemas']['ChangedStep'][];
+      readonly gone: readonly components['schemas']['ChangedStep'][];
+      readonly minutes: {
+        readonly before: number;
+        readonly after: number;
+        readonly lost: number;
+      };
+      /** @description Findings that stop it: it cannot be accepted then. */
+      readonly stops: readonly string[];
+    };
+    /** @description A step and the minutes that it stands for. */
+    readonly ChangedStep: import('@rubbet/core/order').ChangedStep;
     /** @description Values that the judgement goes by; every one may be set by the business. Common practice, no source. */
     readonly CheckRules: import('@rubbet/core/check').CheckRules;
     /** @description Something wrong with a plan, in words. */
@@ -613,6 +679,11 @@ export interface components {
     };
     /** @description One end of a stick: `angle` in degrees away from square, across the wide face (mitre) or the narrow one (bevel). */
     readonly EndCut: import('@rubbet/core/unit').EndCut;
+    /**
+     * @description What becomes of a piece: it stays as it is; another that is cut already fits in its place; it is cut from one that is cut and too long; it is cut anew; or, of what is no longer wanted, it is scrap (cut) or is simply not cut.
+     * @enum {string}
+     */
+    readonly Fate: import('@rubbet/core/order').Fate;
     /** @description Something judged wrong or improvable, with the mend that one click makes. */
     readonly Finding: import('@rubbet/core/check').Finding;
     /**

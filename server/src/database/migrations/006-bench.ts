@@ -1,6 +1,6 @@
 import type { Knex } from 'knex';
 
-/** The bench of several people: entries that arrive once however often they are sent, stops with their causes, troubles, photos. */
+/** The bench of several people: entries that arrive once however often they are sent, stops with their causes, troubles, photos, change orders. */
 export const up = async (db: Knex): Promise<void> => {
   if (!(await db.schema.hasColumn('work_log', 'entry_key')))
     await db.schema.alterTable('work_log', (t) => {
@@ -24,6 +24,24 @@ export const up = async (db: Knex): Promise<void> => {
       t.string('answer', 240).notNullable().defaultTo('');
       t.integer('version').unsigned().notNullable().defaultTo(1);
     });
+  if (!(await db.schema.hasTable('work_changes')))
+    await db.schema.createTable('work_changes', (t) => {
+      t.increments('id');
+      t.integer('order_id').unsigned().notNullable().references('orders.id').onDelete('CASCADE');
+      t.enum('state', ['proposed', 'accepted', 'refused']).notNullable().defaultTo('proposed');
+      t.json('spec').notNullable();
+      t.integer('revision_id').unsigned().nullable().references('spec_revisions.id');
+      t.json('detail').notNullable();
+      // Cents, more or less than what was accepted before.
+      t.integer('amount').notNullable();
+      t.string('note', 240).notNullable().defaultTo('');
+      t.string('by', 80).notNullable();
+      t.timestamp('at').notNullable().defaultTo(db.fn.now());
+      t.string('decided_by', 80).nullable();
+      t.dateTime('decided_at').nullable();
+      t.string('why', 240).notNullable().defaultTo('');
+      t.integer('version').unsigned().notNullable().defaultTo(1);
+    });
   if (!(await db.schema.hasTable('work_photos')))
     await db.schema.createTable('work_photos', (t) => {
       t.increments('id');
@@ -38,6 +56,7 @@ export const up = async (db: Knex): Promise<void> => {
 };
 
 export const down = async (db: Knex): Promise<void> => {
+  await db.schema.dropTableIfExists('work_changes');
   await db.schema.dropTableIfExists('work_photos');
   await db.schema.dropTableIfExists('work_troubles');
   if (await db.schema.hasColumn('work_log', 'entry_key'))
