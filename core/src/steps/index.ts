@@ -9,3 +9,4 @@ export * from './progress.ts';
 export * from './placeJoints.ts';
 export * from './gates.ts';
 export * from './units.ts';
+export * from './learnRates.ts';

@@ -167,3 +167,10 @@ describe('where the work is', () => {
     expect(of('site', 'panels')?.station).toBe('site');
   });
 });
+
+describe.each(FAMILIES.flatMap((f) => METHODS.map((m) => [f.key, m] as const)))('%s, %s', (family, method) => {
+  it('has no step that builds nothing and says nothing', () => {
+    for (const s of planSteps(build(family, {}), { method }))
+      expect([s.id, s.parts.length + s.joints.length + s.text.length > 0]).toEqual([s.id, true]);
+  });
+});

@@ -102,6 +102,11 @@ export const raiseSteps = (
   }
   for (const a of roofs) {
     const cover = list.partsOf(a.id).filter(isSkin);
+    if (cover.length === 0) {
+      // Open joists, over which nothing lies.
+      if (raised[0] !== undefined) list.ended.set(a.id, raised[0]);
+      continue;
+    }
     list.ended.set(
       a.id,
       list.add({

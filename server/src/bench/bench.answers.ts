@@ -23,6 +23,9 @@ export interface WorkStep {
   /** As the plan has it, with its unit where it is done unit by unit: `front-wall/frame@2`. */
   readonly stepId: string;
   readonly state: 'open' | 'done';
+  /** The block of the board that it is part of, and the minutes that it was planned to take; null where it was made before. */
+  readonly op: string;
+  readonly planned: number | null;
   readonly minutes: number | null;
   readonly doneBy: string | null;
   /** What was read at its check, inches; outside what that allows it is open, with what was noted. */

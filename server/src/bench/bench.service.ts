@@ -108,7 +108,18 @@ export class Bench {
       steps: (await db('work_steps')
         .where({ work_order_id: work.id })
         .orderBy('seq')
-        .select('id', 'step_id as stepId', 'state', 'minutes', 'done_by as doneBy', 'found', 'note', 'version')
+        .select(
+          'id',
+          'step_id as stepId',
+          'state',
+          'op',
+          'planned',
+          'minutes',
+          'done_by as doneBy',
+          'found',
+          'note',
+          'version',
+        )
         .then((rows) =>
           rows.map((r) => ({ ...r, found: readJson<readonly number[] | null>(r.found as unknown) ?? null })),
         )) as WorkStep[],

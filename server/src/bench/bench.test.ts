@@ -29,6 +29,12 @@ const tick = async (id: number, stepId: string, change: object) => {
   const step = (await show(id)).steps.find((s) => s.stepId === stepId);
   return shop.patch(`/api/orders/${id}/work-order/steps/${step?.id}`).send({ version: step?.version, ...change });
 };
+const logOf = (id: number, entry: string) =>
+  app
+    .db('work_log')
+    .where({ entry })
+    .whereIn('work_order_id', app.db('work_orders').where({ order_id: id }).select('id'))
+    .orderBy('id');
 const touch = (id: number, part: { id: number; version: number } | undefined, change: object) =>
   shop.patch(`/api/orders/${id}/work-order/parts/${part?.id}`).send({ version: part?.version, ...change });
 
@@ -94,7 +100,7 @@ describe('at the bench', () => {
       doneBy: 'Tobin Askew',
     });
     expect((await app.order(id)).workOrder).toMatchObject({ minutes: 22, touched: true });
-    const log = await app.db('work_log').where({ entry: next }).orderBy('id');
+    const log = await logOf(id, next);
     expect(log.map((l) => [l.what, l.minutes])).toEqual([
       ['step done', 17],
       ['step open', 0],
@@ -175,7 +181,7 @@ describe('at the bench', () => {
       state: 'done',
       found: [gate.expected, gate.expected + 0.0625],
     });
-    const log = await app.db('work_log').where({ entry: check.id }).orderBy('id').pluck('what');
+    const log = await logOf(id, check.id).pluck('what');
     expect(log).toEqual(['check outside', 'step done']);
     // Undone again, it is read anew.
     await tick(id, check.id, { state: 'open' });

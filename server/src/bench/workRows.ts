@@ -1,7 +1,7 @@
 import { unitsOf } from '@rubbet/core/order';
 import type { WorkPlan } from '@rubbet/core/order';
-import { findDoneOperations, isBenchDone, isRead, lineUnits } from '@rubbet/core/steps';
-import type { StepLine, StepStates } from '@rubbet/core/steps';
+import { findDoneOperations, isBenchDone, isRead, lineUnits, rateOf } from '@rubbet/core/steps';
+import type { LabourRates, RateKey, Step, StepLine, StepStates } from '@rubbet/core/steps';
 import { readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import type { WorkPart } from './bench.answers.ts';
@@ -17,16 +17,30 @@ export interface StepColumns {
   readonly station: string;
   /** A length that must be read before it is done, as JSON. */
   readonly gate: string | null;
+  /** Minutes that it was planned to take, and the labour rate that they follow from. */
+  readonly planned: number;
+  readonly rate: RateKey | null;
+  readonly rate_then: number | null;
 }
 
 /** Longest title that a row takes. */
 const TITLE = 160;
 
 /** The rows of a plan's steps, unit by unit: what each needs, where it is done and which block of the board it is part of. */
-export const workRowsOf = (plan: Pick<WorkPlan, 'steps' | 'operations' | 'quantity' | 'batch'>): StepColumns[] => {
-  const gates = new Map(plan.steps.map((s) => [s.id, s.gate]));
-  return lineUnits(plan.steps, unitsOf(plan)).map((line, seq) => {
-    const gate = gates.get(line.stepId);
+export const workRowsOf = (
+  plan: Pick<WorkPlan, 'steps' | 'operations' | 'quantity' | 'batch' | 'build'>,
+  rates: LabourRates,
+): StepColumns[] => {
+  const steps = new Map(plan.steps.map((s) => [s.id, s]));
+  const mesh = new Set(plan.build.parts.filter((p) => p.role === 'mesh').map((p) => p.id));
+  const units = unitsOf(plan);
+  return lineUnits(plan.steps, units).map((line, seq) => {
+    const step = steps.get(line.stepId) as Step;
+    const { gate } = step;
+    const rate = rateOf(
+      step,
+      step.parts.some((id) => mesh.has(id)),
+    );
     return {
       step_id: line.id,
       seq,
@@ -35,6 +49,9 @@ export const workRowsOf = (plan: Pick<WorkPlan, 'steps' | 'operations' | 'quanti
       op: plan.operations.find((o) => o.steps.includes(line.stepId))?.key ?? '',
       station: line.station,
       gate: isRead(gate) ? JSON.stringify(gate) : null,
+      planned: step.minutes * (line.unit === 0 && step.batch === 'by unit' ? units : 1),
+      rate: rate ?? null,
+      rate_then: rate ? rates[rate] : null,
     };
   });
 };
@@ -59,7 +76,7 @@ export const readStepRows = async (db: Db, workId: number): Promise<StepRows> =>
     .orderBy('seq')
     .select('step_id', 'title', 'needs', 'op', 'station', 'state')) as (Omit<
     StepColumns,
-    'needs' | 'station' | 'gate'
+    'needs' | 'station' | 'gate' | 'planned' | 'rate' | 'rate_then'
   > & {
     needs: unknown;
     station: StepLine['station'];

@@ -17,6 +17,7 @@ export type AnswerShape =
   | 'InviteAnswer'
   | 'InviteMade'
   | 'Job'
+  | 'LearnedAnswer'
   | 'LoadOn'
   | 'User'
   | 'ModelDetail'

@@ -1,11 +1,15 @@
 import { openTestApp } from '../testing/testApp.ts';
 import type { Agent, TestApp } from '../testing/testApp.ts';
+import type { BusinessRules } from '@rubbet/core/order';
+import type { LearnedAnswer } from './settings.answers.ts';
 
 let app: TestApp;
 let office: Agent;
+let shop: Agent;
 beforeAll(async () => {
   app = await openTestApp('rubbet_settings');
   office = await app.as('office');
+  shop = await app.as('shop');
 });
 afterAll(() => app.close());
 
@@ -48,5 +52,26 @@ describe('settings', () => {
     const { body } = await office.get('/api/settings').expect(200);
     expect(body.rules.price).toMatchObject({ tax: 0.05, margin: 0.4 });
     await office.get('/api/orders').expect(200);
+  });
+});
+
+describe('what logged times say', () => {
+  it('of the rates is drawn towards what is kept, from every step that was timed', async () => {
+    const { body } = await office.get('/api/settings/learned').expect(200);
+    const { rates, models } = body as LearnedAnswer;
+    const { labour } = (await office.get('/api/settings')).body.rules as BusinessRules;
+    const timed = await app.db('work_steps').where('minutes', '>', 0).where({ state: 'done' }).whereNotNull('rate');
+    expect(rates.reduce((n, r) => n + r.steps, 0)).toBe(timed.length);
+    for (const r of rates) {
+      expect(r.low).toBeLessThanOrEqual(r.high);
+      // The demo's steps took 0.85 to 1.25 of their time.
+      expect(r.learned / labour[r.rate]).toBeGreaterThan(0.7);
+      expect(r.learned / labour[r.rate]).toBeLessThan(1.5);
+    }
+    expect(models.length).toBeGreaterThan(1);
+    for (const m of models) expect(m.logged / m.planned).toBeCloseTo(1.05, 0);
+  });
+  it('is the office’s to know', async () => {
+    await shop.get('/api/settings/learned').expect(403);
   });
 });

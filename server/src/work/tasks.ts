@@ -114,7 +114,7 @@ export const TASKS = {
       parts: repeatParts(plan.build.parts, unitsOf(plan))
         .filter(hasCut)
         .map((p) => ({ part_id: p.id, mark: p.mark, item: p.item, length: p.length })),
-      steps: workRowsOf(plan),
+      steps: workRowsOf(plan, of.rules.labour),
     };
   },
   /** What a change of the spec does to a kept plan that is half built, what it costs, and the plan as it would be then. */
@@ -156,7 +156,7 @@ export const TASKS = {
       parts: repeatParts(fresh.build.parts, unitsOf(fresh))
         .filter(hasCut)
         .map((p) => ({ part_id: p.id, mark: p.mark, item: p.item, length: p.length })),
-      steps: workRowsOf(fresh),
+      steps: workRowsOf(fresh, of.rules.labour),
     };
   },
   /** What the bench shows of a plan, as text. */

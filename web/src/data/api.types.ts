@@ -761,6 +761,13 @@ export interface components {
     readonly JointKind: import('@rubbet/core/unit').JointKind;
     /** @description Minutes of labour by kind of work. Defaults common practice, no source; rates learn from logged times later. */
     readonly LabourRates: import('@rubbet/core/steps').LabourRates;
+    /** @description What logged times say of the labour rates, and of whole models. Nothing follows from it before the office takes it. */
+    readonly LearnedAnswer: {
+      readonly rates: readonly components['schemas']['LearnedRate'][];
+      readonly models: readonly components['schemas']['ModelTime'][];
+    };
+    /** @description What logged times say of a rate. */
+    readonly LearnedRate: import('@rubbet/core/steps').LearnedRate;
     /**
      * @description How lengths are shown: inches only, feet and inches, or millimetres.
      * @enum {string}
@@ -850,6 +857,13 @@ export interface components {
       readonly madeAt: string;
       readonly spec: components['schemas']['Spec'];
       readonly summary: components['schemas']['SeenSummary'];
+    };
+    /** @description Minutes of the steps of a model that were timed: as planned and as logged, over all its orders. */
+    readonly ModelTime: {
+      readonly name: string;
+      readonly orders: number;
+      readonly planned: number;
+      readonly logged: number;
     };
     /** @description The board after a move: what moved, and where all of it stood before. */
     readonly MoveAnswer: {
@@ -1044,6 +1058,11 @@ export interface components {
       readonly mark: string;
       readonly quantity: number;
     };
+    /**
+     * @description Rates that follow from what a step is about, in the order in which they are told.
+     * @enum {string}
+     */
+    readonly RateKey: import('@rubbet/core/steps').RateKey;
     /** @description Something that was put on an order with a reason. */
     readonly Reasoned: {
       readonly at: string;
@@ -1410,6 +1429,9 @@ export interface components {
       readonly stepId: string;
       /** @enum {string} */
       readonly state: 'open' | 'done';
+      /** @description The block of the board that it is part of, and the minutes that it was planned to take; null where it was made before. */
+      readonly op: string;
+      readonly planned: number | null;
       readonly minutes: number | null;
       readonly doneBy: string | null;
       /** @description What was read at its check, inches; outside what that allows it is open, with what was noted. */

@@ -6,7 +6,7 @@ export const keysTouched = (entity: string, id: string): string[] => {
   switch (entity) {
     case 'order':
     case 'visit':
-      return [...LISTS, `/orders/${id}`];
+      return [...LISTS, `/orders/${id}`, `/orders/${id}/changes`];
     case 'operation':
       return ['/board', '/today', `/orders/${id.split('/')[0] ?? ''}`];
     case 'part':

@@ -1,5 +1,6 @@
 import type { Knex } from 'knex';
 import { readWorkPlan } from '@rubbet/core/order';
+import { LABOUR_RATES } from '@rubbet/core/steps';
 import { workRowsOf } from '../../bench/workRows.ts';
 
 const text = (v: unknown): unknown => (typeof v === 'string' ? (JSON.parse(v) as unknown) : v);
@@ -187,7 +188,11 @@ const widenSteps = async (db: Knex): Promise<void> => {
     .whereIn('id', db('work_steps').whereNull('needs').distinct('work_order_id'))
     .select('id', 'plan')) as { id: number; plan: unknown }[];
   for (const work of works)
-    for (const { step_id, gate: _later, ...row } of workRowsOf(readWorkPlan(text(work.plan))))
+    // What came later has columns later.
+    for (const { step_id, gate: _g, planned: _p, rate: _r, rate_then: _t, ...row } of workRowsOf(
+      readWorkPlan(text(work.plan)),
+      LABOUR_RATES,
+    ))
       await db('work_steps').where({ work_order_id: work.id, step_id }).update(row);
 };
 

@@ -9,6 +9,13 @@ export const up = async (db: Knex): Promise<void> => {
       t.dateTime('made_at').nullable();
       t.string('cause', 20).nullable();
     });
+  if (!(await db.schema.hasColumn('work_steps', 'planned')))
+    await db.schema.alterTable('work_steps', (t) => {
+      // What it was planned to take, and by which rate: logged minutes are held against it.
+      t.double('planned').nullable();
+      t.string('rate', 24).nullable();
+      t.double('rate_then').nullable();
+    });
   if (!(await db.schema.hasTable('work_troubles')))
     await db.schema.createTable('work_troubles', (t) => {
       t.increments('id');
@@ -59,6 +66,8 @@ export const down = async (db: Knex): Promise<void> => {
   await db.schema.dropTableIfExists('work_changes');
   await db.schema.dropTableIfExists('work_photos');
   await db.schema.dropTableIfExists('work_troubles');
+  if (await db.schema.hasColumn('work_steps', 'planned'))
+    await db.schema.alterTable('work_steps', (t) => t.dropColumns('planned', 'rate', 'rate_then'));
   if (await db.schema.hasColumn('work_log', 'entry_key'))
     await db.schema.alterTable('work_log', (t) => {
       t.dropUnique(['entry_key']);

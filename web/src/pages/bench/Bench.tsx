@@ -304,6 +304,7 @@ export const Bench = () => {
         done={done}
         mayTick={!busy && mayTick}
         next={mine[mine.indexOf(line) + 1]?.title}
+        back={listed ? () => setListed(false) : undefined}
         onFinish={(state) => void finish(state)}
       />
     </Box>

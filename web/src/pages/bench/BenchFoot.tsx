@@ -30,6 +30,7 @@ export const BenchFoot = ({
   done,
   mayTick,
   next,
+  back,
   onFinish,
 }: {
   readonly panel: BenchPanel;
@@ -39,6 +40,8 @@ export const BenchFoot = ({
   readonly mayTick: boolean;
   /** What comes after this step; undefined after the last. */
   readonly next: string | undefined;
+  /** Leads back to the step while a list stands in its place: nothing is ticked that is not seen. */
+  readonly back?: (() => void) | undefined;
   readonly onFinish: (state: 'open' | 'done') => void;
 }) => {
   const show = useShow();
@@ -76,7 +79,16 @@ export const BenchFoot = ({
           )}
         </Box>
       </Big>
-      {done ? (
+      {back ? (
+        <Big
+          fontSize="26px"
+          gridColumn={{ base: '1 / -1', md: 'auto' }}
+          gridRow={{ base: 1, md: 'auto' }}
+          onClick={back}
+        >
+          Back to the step
+        </Big>
+      ) : done ? (
         <HoldButton onHeld={() => onFinish('open')}>Done. Hold to undo it</HoldButton>
       ) : (
         <Big

@@ -18,6 +18,8 @@ const step = (id: number, more: object = {}): WorkOrder['steps'][number] => ({
   id,
   stepId: `step-${id}`,
   state: 'open',
+  op: 'build',
+  planned: 10,
   minutes: null,
   doneBy: null,
   found: null,

@@ -1,13 +1,60 @@
 import { Box } from '@chakra-ui/react';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { judgeAct, lifeOf } from '@rubbet/core/order';
+import useSWR from 'swr';
 import { api } from '../../data/api.ts';
+import type { ApiError } from '../../data/api.ts';
+import type { WorkOrder } from '../../data/types.ts';
 import { Button, LinkButton } from '../../parts/Button.tsx';
 import { Empty } from '../../parts/Loading.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
-import { Figure, Soft, Title } from '../../parts/Text.tsx';
+import { PlannedLogged } from '../../parts/PlannedLogged.tsx';
+import { Figure, Heading, Soft, Title } from '../../parts/Text.tsx';
+import { ChangeOrders } from './ChangeOrders.tsx';
 import { useStation } from './OrderPage.tsx';
+import { Troubles } from './Troubles.tsx';
+
+/** Names of blocks by their keys. */
+const BLOCKS: Readonly<Record<string, string>> = {
+  saw: 'cut',
+  frame: 'frame',
+  raise: 'raise',
+  build: 'build',
+  'coat-1': '1st coat',
+  'coat-2': '2nd coat',
+};
+
+/** What was timed so far, block by block, against what was planned for just those steps; and what the bench asks. */
+const AtWork = () => {
+  const { order } = useStation();
+  const { data: work, mutate } = useSWR<WorkOrder, ApiError>(`/orders/${order.id}/work-order`);
+  const rows = useMemo(
+    () =>
+      Object.entries(BLOCKS).flatMap(([op, name]) => {
+        const timed = (work?.steps ?? []).filter(
+          (s) => s.op === op && s.state === 'done' && s.planned !== null && (s.minutes ?? 0) > 0,
+        );
+        const sum = (f: (s: (typeof timed)[number]) => number): number => timed.reduce((n, s) => n + f(s), 0);
+        return timed.length > 0
+          ? [{ name, planned: Math.round(sum((s) => s.planned ?? 0)), logged: sum((s) => s.minutes ?? 0) }]
+          : [];
+      }),
+    [work],
+  );
+  if (!work) return null;
+  return (
+    <>
+      <Troubles work={work} onWork={(next) => mutate(next, { revalidate: false })} />
+      {rows.length > 0 && (
+        <Box mt={6}>
+          <Heading mb={2}>Planned and logged, of the steps that were timed</Heading>
+          <PlannedLogged rows={rows} label="Minutes planned and logged by block of work" />
+        </Box>
+      )}
+    </>
+  );
+};
 
 /** Bench station of an order: makes the work order, shows how far it has come, prints it, opens it at a bench. */
 export const BenchStation = () => {
@@ -89,6 +136,8 @@ export const BenchStation = () => {
         </LinkButton>
         <LinkButton href={`/api/orders/${order.id}/cut-list.csv`}>Cut list, CSV</LinkButton>
       </Box>
+      <AtWork />
+      <ChangeOrders />
     </Box>
   );
 };

@@ -13,6 +13,7 @@ import { Input } from '../../parts/Fields.tsx';
 import { Loading } from '../../parts/Loading.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { Heading, Soft } from '../../parts/Text.tsx';
+import { LearnedRates } from './LearnedRates.tsx';
 import { Severities } from './Severities.tsx';
 import { faultOf, FIELDS, pathValue, showField, unitOf } from './fields.ts';
 import type { SettingField } from './fields.ts';
@@ -120,6 +121,9 @@ const Form = ({
             </QuietButton>
           )}
         </Box>
+      )}
+      {office && words === '' && (
+        <LearnedRates rules={data.rules} onTake={(path, text) => set({ texts: { ...texts, [path]: text } })} />
       )}
       {groups.length === 0 && <Soft>No setting has these words.</Soft>}
       <Box columnCount={{ base: 1, lg: 2 }} columnGap="44px">

@@ -38,6 +38,7 @@ import type { View } from './ViewRail.tsx';
 import { compareSpecs } from './compareSpecs.ts';
 import { useFittings } from './useFittings.ts';
 import { useHistory } from './useHistory.ts';
+import { useProposal } from './useProposal.ts';
 import type { History } from './useHistory.ts';
 import { isOffice } from '../../../data/roles.ts';
 import { printLength } from '@rubbet/core/measure';
@@ -199,6 +200,7 @@ const Configure = ({ first }: { readonly first: Spec }) => {
       setBusy(false);
     }
   };
+  const { proposes, propose } = useProposal(order, setBusy, drawing.takeTheirs);
   const changeFamily = (key: string): void => {
     setSelected(undefined);
     const f = findFamily(key);
@@ -238,7 +240,8 @@ const Configure = ({ first }: { readonly first: Spec }) => {
               saved={saved}
               mayKeep={isOffice(me)}
               canKeep={!busy && !saved && computed !== undefined && drawing.standing !== 'both'}
-              onKeep={() => void save()}
+              proposes={proposes}
+              onKeep={() => void (proposes ? propose(kept) : save())}
             />
           </Box>
           <Box>

@@ -8,12 +8,15 @@ export const HistoryBar = ({
   saved,
   mayKeep,
   canKeep,
+  proposes,
   onKeep,
 }: {
   readonly history: Pick<ReturnType<typeof useHistory>, 'undo' | 'redo' | 'canUndo' | 'canRedo'>;
   readonly saved: boolean;
   readonly mayKeep: boolean;
   readonly canKeep: boolean;
+  /** It is being built: a change is proposed, not kept. */
+  readonly proposes: boolean;
   readonly onKeep: () => void;
 }) => (
   <Box ml="auto" display="flex" gap={2} alignItems="center">
@@ -25,7 +28,7 @@ export const HistoryBar = ({
     </QuietButton>
     {mayKeep && (
       <Button onClick={onKeep} disabled={!canKeep}>
-        {saved ? 'Kept' : 'Keep this revision'}
+        {saved ? (proposes ? 'As it is built' : 'Kept') : proposes ? 'Propose a change order' : 'Keep this revision'}
       </Button>
     )}
   </Box>
