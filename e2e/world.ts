@@ -206,10 +206,13 @@ export const finishBench = (page: Page, id: number): Promise<void> =>
         })
       ).json();
     const { steps: planned } = await call('/plan');
-    for (const step of planned) {
+    const { steps: rows } = await call('');
+    // In the order of work; those of several units are named by their unit as well.
+    for (const { stepId } of rows as { stepId: string }[]) {
+      const step = planned.find((s: { id: string }) => s.id === stepId.split('@')[0]);
       if (['yard', 'road', 'site'].includes(step.station)) continue;
       const { steps } = await call('');
-      const row = steps.find((s: { stepId: string }) => s.stepId === step.id);
+      const row = steps.find((s: { stepId: string }) => s.stepId === stepId);
       // A check that is a length is read as it should be: both diagonals, or one reading.
       const g = step.gate;
       const read = g?.tolerance > 0 && g.expected !== undefined;

@@ -121,7 +121,7 @@ export const Bench = () => {
   const changePart = async (part: WorkPart, body: EntryBody, said?: string): Promise<boolean> => {
     const outcome = await send({ kind: 'part', row: part.id, name: part.mark, body });
     if (outcome.state === 'refused') fail(outcome.error);
-    else if (said) tell(said);
+    else if (said && outcome.state === 'sent') tell(said);
     return outcome.state !== 'refused';
   };
   const cutAll = async (parts: readonly WorkPart[], to: 'cut' | 'open'): Promise<void> => {
