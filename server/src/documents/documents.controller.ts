@@ -1,6 +1,7 @@
-import { Controller, Get, Inject, NotFoundException, Param, StreamableFile } from '@nestjs/common';
+import { Controller, Get, Inject, NotFoundException, Param, Req, StreamableFile } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { ViewError } from '@rubbet/core/draw';
+import type { Request } from 'express';
 import { IdPipe } from '../common/inputs.ts';
 import type { User } from '../auth/auth.answers.ts';
 import { EVERYONE, Me, Roles } from '../common/roles.ts';
@@ -19,6 +20,17 @@ export class DocumentsController {
     return new StreamableFile(await this.documents.workOrder(id, me.units), {
       type: 'application/pdf',
       disposition: `inline; filename="work-order-${id}.pdf"`,
+    });
+  }
+
+  @Get('labels.pdf')
+  @Roles(...EVERYONE)
+  @Heavy()
+  async labels(@Param('id', IdPipe) id: number, @Me() me: User, @Req() request: Request): Promise<StreamableFile> {
+    const host = request.get('x-forwarded-host') ?? request.get('host') ?? '';
+    return new StreamableFile(await this.documents.labels(id, me.units, `${request.protocol}://${host}`), {
+      type: 'application/pdf',
+      disposition: `inline; filename="labels-${id}.pdf"`,
     });
   }
 

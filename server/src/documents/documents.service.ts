@@ -2,6 +2,7 @@ import { HttpException, Inject, Injectable } from '@nestjs/common';
 import type { WorkPlan } from '@rubbet/core/order';
 import type { UnitChoice } from '../auth/auth.answers.ts';
 import { Turns } from '../common/turns.ts';
+import { readPlanText, readWork } from '../bench/workPlans.ts';
 import { readBusiness } from '../business/readBusiness.ts';
 import { DB } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
@@ -12,7 +13,8 @@ import type { Caller } from '../work/pool.ts';
 import type { PaperFor } from '../work/tasks.ts';
 
 /** What papers are drawn from: a kept plan, or a computation of now. */
-export type MadeFrom = Pick<WorkPlan, 'build' | 'steps' | 'takeoff' | 'summary' | 'foundation' | 'brief'>;
+export type MadeFrom = Pick<WorkPlan, 'build' | 'steps' | 'takeoff' | 'summary' | 'foundation' | 'brief' | 'method'> &
+  Partial<Pick<WorkPlan, 'batch' | 'quantity'>>;
 
 /** Papers that are made at once: a plan is fetched when there is somebody to draw it, not ten in one moment. */
 const AT_ONCE = 2;
@@ -73,6 +75,19 @@ export class Documents {
       const order = await this.orders.find(id);
       const [source, paper] = await Promise.all([this.orders.sourceOf(order), this.paper()]);
       return Buffer.from(await this.pool.run('siteSheetPdf', { order, source, paper }, { for: caller }));
+    });
+  }
+
+  /** Stickers for the pieces of a work order, each with a code that opens the piece at the bench. */
+  async labels(id: number, units: UnitChoice | null, origin: string): Promise<Buffer> {
+    return this.inTurn('person', async () => {
+      const work = await readWork(this.db, id);
+      const [plan, paper, rows] = await Promise.all([
+        readPlanText(this.db, id),
+        this.paper(units),
+        this.db('work_parts').where({ work_order_id: work.id }).orderBy('id').select('id', 'part_id as partId'),
+      ]);
+      return Buffer.from(await this.pool.run('labelsPdf', { order: id, plan: plan as string, rows, origin, paper }));
     });
   }
 

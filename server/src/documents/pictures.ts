@@ -10,23 +10,47 @@ export const esc = (t: string): string => t.replace(/&/g, '&amp;').replace(/</g,
 /** The print font of figures in drawings. */
 export const FONT = 'font-family="Archivo" font-weight="600"';
 
-/** A stick drawn to scale with its cuts, its remainder hatched out. */
+/** Largest and least height of letters on a stick, drawn units, and a letter's width by its height. */
+const LARGE = 19;
+const LEAST = 12;
+const SMALL = 8;
+const LETTER = 0.56;
+
+/** What is written on a piece of a stick: its mark and length as large as they go, else the mark alone; undefined where neither does. */
+export const labelPiece = (
+  mark: string,
+  length: string,
+  width: number,
+): { readonly text: string; readonly size: number } | undefined => {
+  const sizeOf = (text: string): number => Math.min(LARGE, (width - 4) / (text.length * LETTER));
+  const both = `${mark} ${length}`;
+  if (sizeOf(both) >= LEAST) return { text: both, size: sizeOf(both) };
+  return sizeOf(mark) >= SMALL ? { text: mark, size: sizeOf(mark) } : undefined;
+};
+
+/** A stick drawn to scale with its cuts, its remainder dashed; figures are read at arm's length. */
 export const stickBar = (stick: StickCut, show: Show): string => {
   const W = 1046;
-  const left = 150;
+  const left = 158;
   const k = (W - left - 20) / 192;
   let x = left;
+  const write = (at: number, width: number, label: ReturnType<typeof labelPiece>, fill: string): string =>
+    label
+      ? `<text x="${at + width / 2}" y="${20 + label.size * 0.36}" font-size="${Math.round(label.size * 10) / 10}" text-anchor="middle" ${FONT} fill="${fill}">${esc(label.text)}</text>`
+      : '';
   const parts = stick.cuts
     .map((c) => {
       const w = c.length * k;
-      const label = w > 46 ? `${c.id} ${show.length(c.length)}` : w > 20 ? c.id : '';
-      const out = `<rect x="${x}" y="6" width="${w}" height="26" fill="#E1C597" stroke="#1C2521" stroke-width="1.2"/><text x="${x + w / 2}" y="24" font-size="13" text-anchor="middle" ${FONT} fill="#1C2521">${esc(label)}</text>`;
+      const out = `<rect x="${x}" y="4" width="${w}" height="32" fill="#E1C597" stroke="#1C2521" stroke-width="1.2"/>${write(x, w, labelPiece(c.id, show.length(c.length), w), '#1C2521')}`;
       x += w + 0.125 * k;
       return out;
     })
     .join('');
   const rest = stick.left * k;
-  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${W} 38"><text x="0" y="24" font-size="14" ${FONT} fill="#1C2521">${esc(`${findItem(stick.item).name} × ${isMetric(show.units) ? show.length(stick.length) : `${stick.length / 12} ft`}`)}</text>${parts}<rect x="${x}" y="6" width="${rest}" height="26" fill="#F3F0E8" stroke="#8A938C" stroke-width="1" stroke-dasharray="4 3"/>${rest > 60 ? `<text x="${x + rest / 2}" y="24" font-size="12" text-anchor="middle" ${FONT} fill="#5B6760">${esc(show.length(stick.left))} left</text>` : ''}</svg>`;
+  const name = `${findItem(stick.item).name} × ${isMetric(show.units) ? show.length(stick.length) : `${stick.length / 12} ft`}`;
+  const words = `${show.length(stick.left)} left`;
+  const said = rest > words.length * LETTER * 14 ? { text: words, size: 14 } : undefined;
+  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${W} 40"><text x="0" y="26" font-size="${Math.min(17, 150 / (name.length * LETTER))}" ${FONT} fill="#1C2521">${esc(name)}</text>${parts}<rect x="${x}" y="4" width="${rest}" height="32" fill="#F3F0E8" stroke="#8A938C" stroke-width="1" stroke-dasharray="4 3"/>${write(x, rest, said, '#5B6760')}</svg>`;
 };
 
 /** A tape with its marks, crosses on the side where the piece lies, figures under it in rows that do not run together. */

@@ -22,6 +22,63 @@ const stackText = (s: Support, show: Show): string =>
     .filter(Boolean)
     .join(', ');
 
+/** The ground: pads with their heights and what they are made of, concrete for whoever pours it. */
+export const groundPages = (c: MadeFrom, show: Show, breakBefore = false): Content[] => {
+  const content: Content[] = [];
+  const { foundation } = c;
+  if (foundation && foundation.supports.length > 0) {
+    const plan = writeSvg(drawFoundation(foundation, c.build.facts.base), 420, textIn(show));
+    const pads = table(
+      ['Pad', 'Ground lower by', 'Height', 'Made of'],
+      foundation.supports.map((s, i) => [
+        show.text(`${i + 1}: ${s.name}`),
+        show.length(Math.max(0, -s.ground)),
+        { text: show.length(s.height), bold: true },
+        stackText(s, show),
+      ]),
+      breakBefore ? [150, 80, 70, '*'] : [112, 52, 44, '*'],
+      breakBefore ? 3 : 1.5,
+    );
+    content.push(
+      ...(breakBefore
+        ? [heading('Your ground', 15, true), { svg: plan, width: 330, alignment: 'center' as const }, pads]
+        : [
+            {
+              unbreakable: true,
+              stack: [
+                heading('The ground', 15),
+                { columns: [{ svg: plan, fit: [150, 150] as [number, number], width: 150 }, pads], columnGap: 12 },
+              ],
+            },
+          ]),
+      ...foundation.warnings.map((w) => ({ text: show.text(w), color: KEEL })),
+    );
+  }
+  for (const plan of foundation?.concrete ?? [])
+    content.push(
+      heading(plan.kind === 'slab' ? 'The slab, for whoever pours it' : 'The ring, for whoever pours it'),
+      table(
+        ['What', 'How'],
+        [
+          ['Outside', `${show.length(plan.length)} by ${show.length(plan.width)}`],
+          ['Corner to corner', `${show.length(plan.diagonal)}, both ways, within ${show.length(plan.square)}`],
+          ['Level', `within ${show.length(plan.level)} over all of it`],
+          [
+            plan.wide === undefined ? 'Thick' : 'Wide and deep',
+            plan.wide === undefined
+              ? show.length(plan.depth)
+              : `${show.length(plan.wide)} by ${show.length(plan.depth)}`,
+          ],
+          ['Concrete', show.text(`about ${plan.cubicYards} cubic yards`)],
+          ['Anchors', `${plan.anchors}, which we bring and set when it has cured ${plan.cureDays} days`],
+          ['Who', plan.who],
+        ],
+        [110, '*'],
+      ),
+    );
+  return content;
+};
+
 /** What the customer's site and delivery sheet says: what to prepare, pad heights, what happens that day, how to start. */
 export const siteSheetContent = (order: Order, c: MadeFrom, { show, business }: Paper): Content[] => {
   const { size, weight } = c.summary;
@@ -73,49 +130,7 @@ export const siteSheetContent = (order: Order, c: MadeFrom, { show, business }: 
       [34, 120, '*'],
     ),
   ];
-  const { foundation } = c;
-  if (foundation && foundation.supports.length > 0)
-    content.push(
-      heading('Your ground', 15, true),
-      {
-        svg: writeSvg(drawFoundation(foundation, c.build.facts.base), 420, textIn(show)),
-        width: 330,
-        alignment: 'center',
-      },
-      table(
-        ['Pad', 'Ground lower by', 'Height', 'Made of'],
-        foundation.supports.map((s, i) => [
-          show.text(`${i + 1}: ${s.name}`),
-          show.length(Math.max(0, -s.ground)),
-          { text: show.length(s.height), bold: true },
-          stackText(s, show),
-        ]),
-        [150, 80, 70, '*'],
-      ),
-      ...foundation.warnings.map((w) => ({ text: show.text(w), color: KEEL })),
-    );
-  for (const plan of foundation?.concrete ?? [])
-    content.push(
-      heading(plan.kind === 'slab' ? 'The slab, for whoever pours it' : 'The ring, for whoever pours it'),
-      table(
-        ['What', 'How'],
-        [
-          ['Outside', `${show.length(plan.length)} by ${show.length(plan.width)}`],
-          ['Corner to corner', `${show.length(plan.diagonal)}, both ways, within ${show.length(plan.square)}`],
-          ['Level', `within ${show.length(plan.level)} over all of it`],
-          [
-            plan.wide === undefined ? 'Thick' : 'Wide and deep',
-            plan.wide === undefined
-              ? show.length(plan.depth)
-              : `${show.length(plan.wide)} by ${show.length(plan.depth)}`,
-          ],
-          ['Concrete', show.text(`about ${plan.cubicYards} cubic yards`)],
-          ['Anchors', `${plan.anchors}, which we bring and set when it has cured ${plan.cureDays} days`],
-          ['Who', plan.who],
-        ],
-        [110, '*'],
-      ),
-    );
+  content.push(...groundPages(c, show, true));
   content.push(
     ...(c.brief
       ? [

@@ -21,6 +21,8 @@ import { moveBlock, planSchedule } from '@rubbet/core/schedule';
 import { hasCut, repeatParts } from '@rubbet/core/unit';
 import { planMesh, replanSticks, stickDemandOf } from '@rubbet/core/takeoff';
 import { workRowsOf } from '../bench/workRows.ts';
+import { LABEL_SHEETS, labelled, labelsDocument } from '../documents/packet/labels.ts';
+import { printPlain } from '../documents/print.ts';
 import { siteSheetPdf } from '../documents/siteSheetPdf.ts';
 import { workOrderPdf } from '../documents/workOrderPdf.ts';
 import type { LoadOn } from '../road/road.answers.ts';
@@ -54,8 +56,8 @@ const readPlan = (text: string): WorkPlan =>
   remember(() => readWorkPlan(JSON.parse(text)), createHash('sha1').update(text).digest('hex'), plans);
 const madeFrom = (
   source: Source,
-): Pick<WorkPlan, 'build' | 'steps' | 'takeoff' | 'summary' | 'operations' | 'method' | 'foundation' | 'brief'> =>
-  'plan' in source ? readPlan(source.plan) : compute(source);
+): Pick<WorkPlan, 'build' | 'steps' | 'takeoff' | 'summary' | 'operations' | 'method' | 'foundation' | 'brief'> &
+  Partial<Pick<WorkPlan, 'batch' | 'quantity'>> => ('plan' in source ? readPlan(source.plan) : compute(source));
 
 /** Whose paper it is, as it travels to another thread. */
 export interface PaperFor {
@@ -209,6 +211,24 @@ export const TASKS = {
     readonly source: Source;
     readonly paper: PaperFor;
   }) => siteSheetPdf(order, madeFrom(source), paperOf(paper)),
+  labelsPdf: ({
+    order,
+    plan,
+    rows,
+    origin,
+    paper,
+  }: {
+    readonly order: number;
+    readonly plan: string;
+    readonly rows: readonly { readonly id: number; readonly partId: string }[];
+    /** Where the shop's pages are, for the codes. */
+    readonly origin: string;
+    readonly paper: PaperFor;
+  }) => {
+    const { show, business } = paperOf(paper);
+    const labels = labelled(readPlan(plan), rows, (row) => `${origin}/p/${order}/${row}`);
+    return printPlain(`Labels ${order}`, labelsDocument(order, labels, show, LABEL_SHEETS[business.paper]));
+  },
   cutList: ({ source }: { readonly source: Source }) => writeCutList(madeFrom(source).build),
   drawing: ({ source, view }: { readonly source: Source; readonly view: string }) =>
     writeSvg(drawBuild(madeFrom(source).build, view)),

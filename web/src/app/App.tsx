@@ -115,6 +115,7 @@ const router = createBrowserRouter([
         element: page(() => import('../pages/visit/Visit.tsx'), 'Visit'),
         errorElement: <Fault />,
       },
+      { path: '/p/:id/:part', element: page(() => import('../pages/bench/Labelled.tsx'), 'Labelled') },
       { path: '/bench/:id', element: page(() => import('../pages/bench/Bench.tsx'), 'Bench'), errorElement: <Fault /> },
       {
         path: '/',

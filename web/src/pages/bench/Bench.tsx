@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useEffect, useMemo, useState } from 'react';
-import { Link, Navigate, useParams } from 'react-router';
+import { Link, Navigate, useParams, useSearchParams } from 'react-router';
 import { groupParts } from '@rubbet/core/unit';
 import { drawBuild } from '@rubbet/core/draw';
 import { findNextStep, isBenchStep, isRead, lineUnits, sortOpen, unitKey } from '@rubbet/core/steps';
@@ -26,7 +26,7 @@ import { QueueBand } from './QueueBand.tsx';
 import { SawList } from './SawList.tsx';
 import { StepNotes } from './StepNotes.tsx';
 import { StepPane } from './StepPane.tsx';
-import { linesOf, nameTabs, tabOf } from './tabs.ts';
+import { findLabelled, linesOf, nameTabs, tabOf } from './tabs.ts';
 import { useClock } from './useClock.ts';
 import { useWork } from './useWork.ts';
 
@@ -87,6 +87,17 @@ export const Bench = () => {
           : {},
     );
   }, [build, step]);
+  // A label was scanned: its piece, at the step in which it goes in.
+  const [search] = useSearchParams();
+  const scanned = work?.parts.find((p) => p.id === Number(search.get('part')));
+  const opened = scanned && findLabelled(scanned.partId, lines, steps);
+  useEffect(() => {
+    if (!opened) return;
+    if (opened.unit > 0) setUnit(opened.unit);
+    setAt(opened.id);
+    // Only when it is scanned, not with every change of the work order.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [opened?.id]);
   useEffect(() => {
     setPanel('none');
     setFound([]);
@@ -240,6 +251,7 @@ export const Bench = () => {
             states={states}
             groups={groups}
             parts={byPart}
+            scanned={scanned?.mark}
             drawing={drawing}
             needs={needs}
             found={found}

@@ -21,9 +21,12 @@ const Mark = chakra('span', {
 export const PartList = ({
   groups,
   parts,
+  scanned,
 }: {
   readonly groups: readonly PartGroup[];
   readonly parts: ReadonlyMap<string, WorkPart>;
+  /** The mark of the piece whose label was scanned: it is lit. */
+  readonly scanned?: string | undefined;
 }) => (
   <>
     {groups.slice(0, 14).map((g) => {
@@ -39,6 +42,9 @@ export const PartList = ({
           borderTop="1px solid"
           borderColor="rule"
           py="7px"
+          bg={g.mark === scanned ? 'tape' : undefined}
+          color={g.mark === scanned ? 'tapeink' : undefined}
+          data-scanned={g.mark === scanned || undefined}
         >
           <Mark bg={inPlace ? 'chalk' : 'ink'}>{g.mark}</Mark>
           <Box lineHeight={1.25}>

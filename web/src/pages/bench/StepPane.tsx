@@ -20,6 +20,7 @@ export const StepPane = ({
   states,
   groups,
   parts,
+  scanned,
   drawing,
   needs,
   found,
@@ -35,6 +36,8 @@ export const StepPane = ({
   readonly states: ReadonlyMap<string, 'open' | 'done'>;
   readonly groups: ReturnType<typeof groupParts>;
   readonly parts: ReadonlyMap<string, WorkPart>;
+  /** The mark of the piece whose label was scanned. */
+  readonly scanned: string | undefined;
   readonly drawing: Drawing | undefined;
   /** What has to be done before it. */
   readonly needs: readonly UnitLine[];
@@ -118,7 +121,7 @@ export const StepPane = ({
             {needs.length > 4 && ` and ${needs.length - 4} more`}.
           </Box>
         )}
-        <PartList groups={groups} parts={parts} />
+        <PartList groups={groups} parts={parts} scanned={scanned} />
         {gate && row && <GateEntry gate={gate} row={row} found={found} onFound={onFound} />}
         {step.gate && !gate && step.verb !== 'check' && (
           <Box mt={2} color="chalk" fontWeight={700}>

@@ -1,3 +1,4 @@
+import { readUnitKey } from '@rubbet/core/steps';
 import type { UnitLine } from '@rubbet/core/steps';
 import type { Build } from '@rubbet/core/unit';
 import type { Step } from '@rubbet/core/steps';
@@ -20,6 +21,17 @@ export const nameTabs = (
     const same = keys.filter((_, k) => names[k] === name);
     return { key, name: same.length > 1 ? `${name} ${same.indexOf(key) + 1}` : name };
   });
+};
+
+/** Where a piece goes in: the first step of its unit that is not cutting and has it; undefined where no step has. */
+export const findLabelled = (
+  partId: string,
+  lines: readonly UnitLine[],
+  steps: readonly Pick<Step, 'id' | 'parts' | 'station'>[],
+): UnitLine | undefined => {
+  const { id, unit } = readUnitKey(partId);
+  const mine = new Set(steps.filter((s) => s.station !== 'saw' && s.parts.includes(id)).map((s) => s.id));
+  return lines.find((l) => mine.has(l.stepId) && (l.unit === unit || l.unit === 0));
 };
 
 /** The lines that a person at one unit sees: what is done once for all, and what is done for that unit. */

@@ -134,6 +134,9 @@ export const BenchStation = () => {
         <LinkButton href={`/api/orders/${order.id}/work-order.pdf`} target="_blank">
           Print the work order
         </LinkButton>
+        <LinkButton href={`/api/orders/${order.id}/labels.pdf`} target="_blank">
+          Labels
+        </LinkButton>
         <LinkButton href={`/api/orders/${order.id}/cut-list.csv`}>Cut list, CSV</LinkButton>
       </Box>
       <AtWork />
