@@ -28,16 +28,17 @@ export const groundPages = (c: MadeFrom, show: Show, breakBefore = false): Conte
   const { foundation } = c;
   if (foundation && foundation.supports.length > 0) {
     const plan = writeSvg(drawFoundation(foundation, c.build.facts.base), 420, textIn(show));
+    const small = breakBefore ? {} : { fontSize: 8.5 };
     const pads = table(
       ['Pad', 'Ground lower by', 'Height', 'Made of'],
       foundation.supports.map((s, i) => [
-        show.text(`${i + 1}: ${s.name}`),
-        show.length(Math.max(0, -s.ground)),
-        { text: show.length(s.height), bold: true },
-        stackText(s, show),
+        { text: show.text(`${i + 1}: ${s.name}`), ...small },
+        { text: show.length(Math.max(0, -s.ground)), ...small },
+        { text: show.length(s.height), bold: true, ...small },
+        { text: stackText(s, show), ...small },
       ]),
-      breakBefore ? [150, 80, 70, '*'] : [112, 52, 44, '*'],
-      breakBefore ? 3 : 1.5,
+      breakBefore ? [150, 80, 70, '*'] : [140, 66, 40, '*'],
+      breakBefore ? 3 : 0.8,
     );
     content.push(
       ...(breakBefore
@@ -46,8 +47,8 @@ export const groundPages = (c: MadeFrom, show: Show, breakBefore = false): Conte
             {
               unbreakable: true,
               stack: [
-                heading('The ground', 15),
-                { columns: [{ svg: plan, fit: [150, 150] as [number, number], width: 150 }, pads], columnGap: 12 },
+                heading('The ground', 13),
+                { columns: [{ svg: plan, fit: [110, 84] as [number, number], width: 110 }, pads], columnGap: 12 },
               ],
             },
           ]),

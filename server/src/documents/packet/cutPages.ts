@@ -23,7 +23,7 @@ export const countEqual = <T>(list: readonly T[]): { readonly one: T; readonly c
 const stickPages = (sticks: readonly StickCut[], show: Show): Content[] =>
   countEqual(sticks).map(({ one, count }): Content => ({
     columns: [
-      { svg: stickBar(one, show), width: 430 },
+      { svg: stickBar(one, show), width: 418 },
       { width: '*', text: count > 6 ? `× ${count}` : '[  ] '.repeat(count).trim(), fontSize: 9, margin: [0, 3, 0, 0] },
     ],
     columnGap: 6,
@@ -65,7 +65,7 @@ const rollPages = (c: MadeFrom, show: Show): Content[] => {
     unbreakable: true,
     margin: [0, 2, 0, 4],
     stack: [
-      ...(i === 0 ? [heading('Mesh', 15)] : []),
+      ...(i === 0 ? [heading('Mesh', 13)] : []),
       {
         text: `${findItem(roll.item).name}, roll ${i + 1}: ${show.length(roll.width)} wide, ${show.length(usedOf(roll))} of ${show.length(roll.length)} used`,
         fontSize: 9,

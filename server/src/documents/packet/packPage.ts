@@ -14,11 +14,15 @@ export const packPage = (c: MadeFrom, show: Show): Content[] => {
     ...(c.foundation ? { foundation: c.foundation } : {}),
   });
   return [
-    heading('Pack list', 15),
+    heading('Pack list', 13),
     table(
       ['', 'Counted on to the trailer'],
-      pack.map((line) => ['[   ]', show.text(line)]),
+      pack.map((line) => [
+        { text: '[   ]', fontSize: 9 },
+        { text: show.text(line), fontSize: 9 },
+      ]),
       [30, '*'],
+      1,
     ),
   ];
 };

@@ -42,7 +42,7 @@ export const stepPages = (c: MadeFrom, numbers: ReadonlyMap<string, number>, sho
       const lines = rest.filter((s) => s.place === place).map(lineOf);
       if (lines.length === 0) return [];
       return [
-        { text: name, font: 'Archivo', bold: true, fontSize: 11, margin: [0, 6, 0, 2] },
+        { text: name, font: 'Archivo', bold: true, fontSize: 11, margin: [0, 4, 0, 1] },
         // Row by row, so that what comes first is read first.
         ...Array.from({ length: Math.ceil(lines.length / 2) }, (_, i): Content => ({
           columns: [
