@@ -4,3 +4,4 @@ export * from './ground.ts';
 export * from './findBearings.ts';
 export * from './planConcrete.ts';
 export * from './planFoundation.ts';
+export * from './layFoundation.ts';

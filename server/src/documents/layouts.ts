@@ -73,7 +73,7 @@ export const usedOf = (roll: CutRoll): number => Math.max(0, ...roll.strips.map(
 export const rollSvg = (roll: CutRoll, markOf: (face: string) => string, show: Show): string => {
   const W = 1046;
   const k = W / Math.max(12, usedOf(roll));
-  const H = Math.min(120, Math.max(90, roll.width * k));
+  const H = Math.min(100, Math.max(90, roll.width * k));
   const pieces = roll.strips.map((s) =>
     drawPiece(
       {

@@ -8,6 +8,7 @@ import { findOutsideRanges } from '@rubbet/core/formats';
 import { buildSpec, copyFitting, FAMILIES, findFamily, fittingOf } from '@rubbet/core/model';
 import type { LengthParam, Spec } from '@rubbet/core/model';
 import { siteOf } from '@rubbet/core/check';
+import { layFoundation } from '@rubbet/core/site';
 import type { Finding } from '@rubbet/core/check';
 import { isSame } from '../../../data/drafts.ts';
 import { useMe, useRules } from '../../../data/hooks.ts';
@@ -110,6 +111,14 @@ const Configure = ({ first }: { readonly first: Spec }) => {
   );
   const { computed, fault, pending } = useComputation(input, rules);
   const build = useDeferredValue(computed?.drawn);
+  const foundation = useDeferredValue(computed?.foundation);
+  const laid = useMemo(
+    () =>
+      build && foundation && (foundation.supports.length > 0 || foundation.concrete.length > 0)
+        ? layFoundation(build, foundation, order.survey?.survey, rules.pads)
+        : undefined,
+    [build, foundation, order.survey, rules.pads],
+  );
   const { selected, setSelected, noRoom, placed, put, add, takeOut } = useFittings(kept, build, (next) => {
     setDraft(undefined);
     set(next);
@@ -271,7 +280,7 @@ const Configure = ({ first }: { readonly first: Spec }) => {
             {!build && !fault && <Loading />}
             {build && view === 'three' && (
               <Suspense fallback={<Loading />}>
-                <Scene build={build} show={show} findings={findings} pinned={pinned} onPin={setPinned} />
+                <Scene build={build} show={show} findings={findings} pinned={pinned} laid={laid} onPin={setPinned} />
               </Suspense>
             )}
             {build && isSide(view) && (

@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react';
+import type { LaidFoundation } from '@rubbet/core/site';
 import type { Build } from '@rubbet/core/unit';
 import type { Finding } from '@rubbet/core/check';
 import { Box } from '@chakra-ui/react';
@@ -18,12 +19,15 @@ export const Scene = ({
   show,
   findings,
   pinned,
+  laid,
   onPin,
 }: {
   readonly build: Build;
   readonly show: Show;
   readonly findings: readonly Finding[];
   readonly pinned: number | undefined;
+  /** What it stands on, drawn with it; nothing for what stands on grass. */
+  readonly laid: LaidFoundation | undefined;
   readonly onPin: (n: number | undefined) => void;
 }) => {
   const host = useRef<HTMLDivElement>(null);
@@ -50,8 +54,9 @@ export const Scene = ({
       show,
       marked,
       findings.map((f) => f.where[0]),
+      laid,
     );
-  }, [build, show, findings, pinned]);
+  }, [build, show, findings, pinned, laid]);
 
   return (
     <Box position="absolute" inset={0} overflow="hidden">

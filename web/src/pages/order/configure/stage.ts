@@ -23,10 +23,12 @@ import {
 } from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
 import { toCreasedNormals } from 'three/examples/jsm/utils/BufferGeometryUtils.js';
-import { measureBounds } from '@rubbet/core/unit';
+import { isPadBlock, measureBounds } from '@rubbet/core/unit';
 import type { Build, Part } from '@rubbet/core/unit';
 import { cross, toWorld } from '@rubbet/core/geometry';
 import { facesUp, OVER_FRAME, surfaceLines, toneOf } from '@rubbet/core/draw';
+import type { LaidFoundation } from '@rubbet/core/site';
+import { groundOf } from './groundOf.ts';
 import type { Show } from './ShowTabs.tsx';
 
 /** Where a note's pin stands on the picture. */
@@ -37,7 +39,13 @@ export interface Pin {
 }
 
 export interface Stage {
-  readonly show: (build: Build, show: Show, marked: readonly string[], places: readonly (string | undefined)[]) => void;
+  readonly show: (
+    build: Build,
+    show: Show,
+    marked: readonly string[],
+    places: readonly (string | undefined)[],
+    laid: LaidFoundation | undefined,
+  ) => void;
   readonly turn: (x: number, y: number) => void;
   readonly zoom: (by: number) => void;
   readonly dispose: () => void;
@@ -195,7 +203,7 @@ export const makeStage = (host: HTMLElement, onPins: (pins: readonly Pin[]) => v
   observer.observe(host);
   controls.addEventListener('change', queue);
 
-  const show: Stage['show'] = (build, how, marked, places) => {
+  const show: Stage['show'] = (build, how, marked, places, laid) => {
     scene.remove(body);
     body.traverse((o) => {
       if (o instanceof Mesh || o instanceof LineSegments) {
@@ -224,6 +232,8 @@ export const makeStage = (host: HTMLElement, onPins: (pins: readonly Pin[]) => v
       }
     for (const part of build.parts) {
       if (how === 'frame' && OVER_FRAME.has(part.role)) continue;
+      // Block under a floor is drawn as its ground wants it.
+      if (laid && isPadBlock(part)) continue;
       const geometry = shapeOf(part);
       const shift = shifts.get(part.assembly);
       if (shift) geometry.translate(shift.x, shift.y, shift.z);
@@ -255,6 +265,7 @@ export const makeStage = (host: HTMLElement, onPins: (pins: readonly Pin[]) => v
         body.add(new LineSegments(lines, new LineBasicMaterial({ color: colour, transparent: true, opacity: 0.32 })));
       }
     }
+    if (laid && how !== 'apart') body.add(groundOf(laid, ink, dark));
     scene.add(body);
     anchors = places.flatMap((id, index) => {
       const spot = id === undefined ? undefined : at.get(id);
