@@ -192,6 +192,13 @@ describe('something wrong at the bench', () => {
       solvedAt: null,
       answer: '',
     });
+    const asked = async () =>
+      (await office.get('/api/today').expect(200)).body.troubles.filter(
+        (t: { orderId: number }) => t.orderId === sorrel,
+      );
+    expect(await asked()).toEqual([
+      expect.objectContaining({ what: 'missing hardware: two hinges short', by: 'Tobin Askew' }),
+    ]);
     const path = `/api/orders/${sorrel}/work-order/troubles/${trouble?.id}`;
     const solved = (await office.patch(path).send({ version: 1, answer: 'on the van at noon' }).expect(200))
       .body as WorkOrder;
@@ -200,6 +207,7 @@ describe('something wrong at the bench', () => {
       version: 2,
     });
     expect(solved.troubles.find((t) => t.id === trouble?.id)?.solvedAt).not.toBeNull();
+    expect(await asked()).toEqual([]);
     expect((await office.patch(path).send({ version: 1, answer: 'never' })).body).toMatchObject({
       code: 'stale',
       theirs: 2,

@@ -23,6 +23,13 @@ export interface TodayAnswer {
     readonly wantedBy: string;
     readonly customer: string;
   }[];
+  /** What the bench has told and nobody has answered, the oldest first; orders whose change waits for a decision. */
+  readonly troubles: readonly {
+    readonly orderId: number;
+    readonly title: string;
+    readonly what: string;
+    readonly by: string;
+  }[];
   readonly log: readonly {
     readonly at: string;
     readonly actor: string;

@@ -10,6 +10,7 @@ import type { TodayAnswer, TodayWork } from './today.answers.ts';
 const WAITING = 40;
 const LOADS = 6;
 const DEEDS = 8;
+const TROUBLES = 20;
 
 /** What the day asks for: work on each row, loads of the week, orders that wait, and what the plan says. */
 @Injectable()
@@ -21,7 +22,7 @@ export class Today {
   ) {}
 
   async show(): Promise<TodayAnswer> {
-    const [board, deliveries, waiting, log] = await Promise.all([
+    const [board, deliveries, waiting, troubles, changes, log] = await Promise.all([
       this.board.show(),
       this.road.upcoming(),
       this.db('orders')
@@ -36,6 +37,25 @@ export class Today {
           'orders.wanted_by as wantedBy',
           'customers.name as customer',
         ) as unknown as Promise<TodayAnswer['waiting']>,
+      this.db('work_troubles')
+        .join('work_orders', 'work_orders.id', 'work_troubles.work_order_id')
+        .join('orders', 'orders.id', 'work_orders.order_id')
+        .whereNull('work_troubles.solved_at')
+        .whereNull('orders.cancelled_at')
+        .orderBy('work_troubles.id')
+        .limit(TROUBLES)
+        .select('orders.id', 'orders.title', 'cause', 'mark', 'note', 'by') as unknown as Promise<
+        { id: number; title: string; cause: string; mark: string; note: string; by: string }[]
+      >,
+      this.db('work_changes')
+        .join('orders', 'orders.id', 'work_changes.order_id')
+        .where('work_changes.state', 'proposed')
+        .whereNull('orders.cancelled_at')
+        .orderBy('work_changes.id')
+        .limit(TROUBLES)
+        .select('orders.id', 'orders.title', 'work_changes.note', 'work_changes.by') as unknown as Promise<
+        { id: number; title: string; note: string; by: string }[]
+      >,
       this.db('audit')
         .orderBy('id', 'desc')
         .limit(DEEDS)
@@ -57,6 +77,15 @@ export class Today {
       clashes: board.clashes,
       deliveries: deliveries.slice(0, LOADS),
       waiting,
+      troubles: [
+        ...troubles.map((t) => ({
+          orderId: t.id,
+          title: t.title,
+          what: [[t.cause, t.mark].filter(Boolean).join(' '), t.note].filter(Boolean).join(': '),
+          by: t.by,
+        })),
+        ...changes.map((c) => ({ orderId: c.id, title: c.title, what: `change order: ${c.note}`, by: c.by })),
+      ],
       log,
     };
   }

@@ -1245,6 +1245,13 @@ export interface components {
         readonly wantedBy: string;
         readonly customer: string;
       }[];
+      /** @description What the bench has told and nobody has answered, the oldest first; orders whose change waits for a decision. */
+      readonly troubles: readonly {
+        readonly orderId: number;
+        readonly title: string;
+        readonly what: string;
+        readonly by: string;
+      }[];
       readonly log: readonly {
         readonly at: string;
         readonly actor: string;

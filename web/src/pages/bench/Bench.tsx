@@ -3,7 +3,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { Link, Navigate, useParams, useSearchParams } from 'react-router';
 import { groupParts } from '@rubbet/core/unit';
 import { drawBuild } from '@rubbet/core/draw';
-import { findNextStep, isBenchStep, isRead, lineUnits, sortOpen, unitKey } from '@rubbet/core/steps';
+import { findNextStep, isRead, lineUnits, sortOpen, unitKey } from '@rubbet/core/steps';
 import type { UnitLine } from '@rubbet/core/steps';
 import { api } from '../../data/api.ts';
 import { useMe } from '../../data/hooks.ts';
@@ -39,7 +39,7 @@ export const Bench = () => {
   const { work, plan, error, noPlan, queue, away, send, take, again, letGo } = useWork(id, me);
   const { tell, fail } = useNotice();
   const build = plan?.build;
-  const steps = useMemo(() => plan?.steps.filter(isBenchStep) ?? [], [plan]);
+  const steps = useMemo(() => plan?.steps ?? [], [plan]);
   const units = plan?.units ?? 1;
   const lines = useMemo(() => lineUnits(steps, units), [steps, units]);
   const byId = useMemo(() => new Map(steps.map((s) => [s.id, s])), [steps]);

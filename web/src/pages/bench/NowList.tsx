@@ -23,6 +23,9 @@ const STATIONS = [
   ['saw', 'At the saw'],
   ['bay', 'In the bay'],
   ['paint', 'At the paint place'],
+  ['yard', 'In the yard'],
+  ['road', 'On the road'],
+  ['site', 'On site'],
 ] as const;
 
 /** Most lines of what waits that are listed. */
@@ -54,7 +57,7 @@ export const NowList = ({
     >
       <Box>
         <Box className="cond" fontSize="24px" mb={2}>
-          {now.ready.length === 0 ? 'All of the shop’s work is done' : 'Can be done now'}
+          {now.ready.length === 0 ? 'Everything is done' : 'Can be done now'}
         </Box>
         {STATIONS.map(([station, name]) => {
           const mine = now.ready.filter((l) => l.station === station);

@@ -1,6 +1,6 @@
 import { createElement } from 'react';
 import { buildSpec, FAMILIES, parseSpec } from '@rubbet/core/model';
-import { isBenchStep, lineUnits, planSteps, sortOpen } from '@rubbet/core/steps';
+import { lineUnits, planSteps, sortOpen } from '@rubbet/core/steps';
 import { elements, html, plain } from '../../testing/rendered.ts';
 import { readKeys } from './FractionKeys.tsx';
 import { NowList } from './NowList.tsx';
@@ -10,7 +10,7 @@ import { linesOf, nameTabs, tabOf } from './tabs.ts';
 
 describe.each(FAMILIES.map((f) => f.key))('the tabs of a %s', (family) => {
   const build = buildSpec(parseSpec({ family }));
-  const steps = planSteps(build).filter(isBenchStep);
+  const steps = planSteps(build);
   it('are named apart, and every step has one', () => {
     const tabs = nameTabs(steps, build);
     expect(new Set(tabs.map((t) => t.name)).size).toBe(tabs.length);
@@ -31,7 +31,7 @@ describe('tabs of one name', () => {
 });
 
 describe('what can be done now', () => {
-  const steps = planSteps(buildSpec(parseSpec({ family: 'low-pen' })), { quantity: 3 }).filter(isBenchStep);
+  const steps = planSteps(buildSpec(parseSpec({ family: 'low-pen' })), { quantity: 3 });
   const lines = lineUnits(steps, 3);
   const listed = (done: readonly string[]): string =>
     html(
@@ -47,13 +47,13 @@ describe('what can be done now', () => {
     expect(words).not.toContain('In the bay');
   });
   it('is a step of every unit once the pattern is made', () => {
-    const saw = lines.filter((l) => l.unit === 0).map((l) => l.id);
+    const saw = lines.filter((l) => l.station === 'saw' || l.id === 'pattern').map((l) => l.id);
     const words = plain(listed(saw));
     for (const unit of [1, 2, 3]) expect(words).toMatch(new RegExp(`In the bay.*Unit ${unit}: `));
   });
   it('is nothing when all is done', () => {
     const words = plain(listed(lines.map((l) => l.id)));
-    expect(words).toContain('All of the shop’s work is done');
+    expect(words).toContain('Everything is done');
     expect(words).toContain('Nothing waits');
   });
   it('is counted unit by unit, with what is done once for all', () => {

@@ -3,9 +3,19 @@ import type { UnitLine } from '@rubbet/core/steps';
 import type { Build } from '@rubbet/core/unit';
 import type { Step } from '@rubbet/core/steps';
 
-/** What the panel tabs are: the saw, each assembly, and the rest. */
-export const tabOf = (s: Pick<Step, 'station' | 'assembly'>): string =>
-  s.station === 'saw' ? 'saw' : (s.assembly ?? 'last');
+/** What the panel tabs are: the saw, each assembly wherever it is worked on, the rest of the shop, and what comes after it. */
+export const tabOf = (s: Pick<Step, 'station' | 'assembly'>): string => {
+  if (s.station === 'saw' || s.station === 'yard' || s.station === 'road') return s.station;
+  return s.assembly ?? (s.station === 'site' ? 'site' : 'last');
+};
+
+const NAMES: Readonly<Record<string, string>> = {
+  saw: 'Saw',
+  last: 'Finish',
+  yard: 'Load',
+  road: 'Road',
+  site: 'Site',
+};
 
 /** Names of the tabs of some steps, in their order; assemblies of one name are numbered. */
 export const nameTabs = (
@@ -13,8 +23,7 @@ export const nameTabs = (
   build: Pick<Build, 'assemblies'>,
 ): { readonly key: string; readonly name: string }[] => {
   const keys = [...new Set(steps.map(tabOf))];
-  const plain = (key: string): string =>
-    key === 'saw' ? 'Saw' : key === 'last' ? 'Finish' : (build.assemblies.find((a) => a.id === key)?.name ?? key);
+  const plain = (key: string): string => NAMES[key] ?? build.assemblies.find((a) => a.id === key)?.name ?? key;
   const names = keys.map(plain);
   return keys.map((key, i) => {
     const name = names[i] as string;

@@ -109,6 +109,19 @@ export const Today = () => {
               </Box>
             ))}
           </Box>
+          {data.troubles.length > 0 && (
+            <Box mt={8} data-testid="told-today">
+              <Heading mb={2}>The bench waits for an answer</Heading>
+              {data.troubles.map((t, i) => (
+                <Box key={i} borderBottom="1px solid" borderColor="hair" py={2}>
+                  <Link to={`/orders/${t.orderId}/bench`}>
+                    {t.orderId} {t.title}
+                  </Link>
+                  : {show.text(t.what)} <Soft>{t.by}</Soft>
+                </Box>
+              ))}
+            </Box>
+          )}
           <Heading mt={8} mb={2}>
             Loads to come
           </Heading>
