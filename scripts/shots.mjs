@@ -44,8 +44,11 @@ try {
   await take('orders', '/orders');
   await take('flock', `/orders/${id('Sorrel, stretched ten inches')}/flock`);
   await take('build', `/orders/${id('Bramble on a slope')}/build`, { wait: 4000 });
-  const clickView = (name) => () =>
-    page.$$eval('button', (list, t) => list.find((b) => b.textContent.trim() === t)?.click(), name);
+  const clickView = (name) => async () => {
+    const isView = (t) => [...document.querySelectorAll('button')].some((b) => b.textContent.trim() === t);
+    await page.waitForFunction(isView, {}, name);
+    await page.$$eval('button', (list, t) => list.find((b) => b.textContent.trim() === t)?.click(), name);
+  };
   await take('build-elevation', `/orders/${id('Sorrel, stretched ten inches')}/build`, {
     wait: 1800,
     before: async () => {

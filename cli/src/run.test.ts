@@ -66,6 +66,19 @@ describe('rubbet', () => {
         error: expect.stringMatching(words),
       });
   });
+  it('counts several units together, each doubling a little quicker', () => {
+    const one = read(['steps'], pen);
+    const ten = read(['steps', '--quantity', '10'], pen);
+    const saw = (out: { steps: { id: string; text: string[]; batch?: string }[] }) =>
+      out.steps.filter((s) => s.batch === 'by unit');
+    expect(saw(ten).map((s) => s.id)).toEqual(saw(one).map((s) => s.id));
+    expect(saw(ten).find((s) => s.id.startsWith('cut-2x'))?.text[0]).toMatch(/ pieces for all 10 units, /);
+    expect(ten.steps.find((s: { id: string }) => s.id === 'pattern')).toMatchObject({ batch: 'whole', place: 'shop' });
+    // 10 units at 0.95 take 8.954 times the labour of one: the sum of n^-0.074, worked out by hand.
+    const pattern = ten.steps.find((s: { id: string }) => s.id === 'pattern').minutes;
+    expect((ten.labour.shop - pattern) / one.labour.shop).toBeCloseTo(8.954, 2);
+    expect(ten.labour.road).toBe(one.labour.road);
+  });
   it('cuts by the stated format', () => {
     const demand = {
       kerf: 0.125,
