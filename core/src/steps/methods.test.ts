@@ -5,6 +5,7 @@ import type { Build } from '../unit/index.ts';
 import { findOrderBreaches } from './orderRules.ts';
 import { measureLabour, planOperations } from './planOperations.ts';
 import { placeJoints } from './placeJoints.ts';
+import { planFoundation } from '../site/index.ts';
 import { planSteps } from './planSteps.ts';
 import { LABOUR_RATES, METHODS, PLACE_OF } from './types.ts';
 import type { Method, Step } from './types.ts';
@@ -172,5 +173,30 @@ describe.each(FAMILIES.flatMap((f) => METHODS.map((m) => [f.key, m] as const)))(
   it('has no step that builds nothing and says nothing', () => {
     for (const s of planSteps(build(family, {}), { method }))
       expect([s.id, s.parts.length + s.joints.length + s.text.length > 0]).toEqual([s.id, true]);
+  });
+});
+
+describe('frost', () => {
+  const stopsOf = (drop: number): readonly string[] => {
+    const b = build('raised-lean-to', {});
+    const [x0, y0, x1, y1] = b.facts.base;
+    const places = [
+      [0, 0],
+      [x1 - x0, 0],
+      [x1 - x0, y1 - y0],
+      [0, y1 - y0],
+    ] as const;
+    const survey = {
+      lift: 1,
+      pads: places.map(([x, y], i) => ({ id: `p${i}`, name: `place ${i}`, x, y, rod: i < 2 ? 50 : 50 + drop })),
+    };
+    const foundation = planFoundation(b, survey);
+    const steps = planSteps(b, { foundation });
+    expect(steps.some((s) => s.pours)).toBe(foundation.supports.some((s) => s.fill));
+    return planOperations(steps).flatMap((o) => o.stops);
+  };
+  it('stops the block in which cores are filled with concrete, and no other', () => {
+    expect(stopsOf(0)).not.toContain('frost');
+    expect(stopsOf(30)).toContain('frost');
   });
 });

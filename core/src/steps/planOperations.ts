@@ -123,12 +123,9 @@ export const planOperations = (steps: readonly Step[], repeat = 1, indoors = fal
         key,
         ...info,
         place: mine[0]?.place === 'road' ? 'road' : (mine[0]?.place ?? 'shop'),
-        // Frost stops what is poured on site.
         stops: [
           ...info.stops.filter((w) => !indoors || w === 'frost'),
-          ...(mine.some((s) => s.verb === 'found' && s.text.some((t) => t.includes('concrete')))
-            ? (['frost'] as const)
-            : []),
+          ...(mine.some((s) => s.pours) ? (['frost'] as const) : []),
         ],
         minutes: crewMinutes(mine, info.crew, repeat),
         needs: [...needs],

@@ -59,6 +59,8 @@ const foundStep = (list: StepList, after: readonly string[]): readonly string[] 
       parts: blocks.map((p) => p.id),
       minutes: f.minutes + curb * BLOCK_MINUTES,
       needs: after,
+      // Cores that we fill ourselves; a slab or a ring is poured by others before we come.
+      ...(f.supports.some((s) => s.fill) ? { pours: true as const } : {}),
       view: 'plan',
       gate: {
         what: 'both diagonals of the string lines',

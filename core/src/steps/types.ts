@@ -78,6 +78,8 @@ export interface Step {
    * what is done unit by unit.
    */
   readonly batch?: 'by unit' | 'whole';
+  /** Something is poured in it: frost stops it. */
+  readonly pours?: true;
   /** From where the picture looks: a drawing view. */
   readonly view: string;
 }

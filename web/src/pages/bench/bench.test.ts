@@ -2,11 +2,14 @@ import { createElement } from 'react';
 import { buildSpec, FAMILIES, parseSpec } from '@rubbet/core/model';
 import { lineUnits, planSteps, sortOpen } from '@rubbet/core/steps';
 import { elements, html, plain } from '../../testing/rendered.ts';
+import { groupParts } from '@rubbet/core/unit';
+import { BenchHead } from './BenchHead.tsx';
 import { readKeys } from './FractionKeys.tsx';
+import { TroublePanel } from './panels.tsx';
 import { NowList } from './NowList.tsx';
 import { QueueBand } from './QueueBand.tsx';
 import { fitInto } from './shrinkPhoto.ts';
-import { linesOf, nameTabs, tabOf } from './tabs.ts';
+import { findLabelled, linesOf, nameTabs, tabOf } from './tabs.ts';
 
 describe.each(FAMILIES.map((f) => f.key))('the tabs of a %s', (family) => {
   const build = buildSpec(parseSpec({ family }));
@@ -112,4 +115,105 @@ it('a photo is made no larger than it is, and no longer than it may be', () => {
   expect(fitInto(4000, 3000, 1600)).toEqual([1600, 1200]);
   expect(fitInto(300, 900, 1600)).toEqual([300, 900]);
   expect(fitInto(10_000, 1, 1600)).toEqual([1600, 1]);
+});
+
+describe('the head of the bench', () => {
+  const work = {
+    order: { id: 1047, title: 'Two pens', held: null },
+    parts: [{ state: 'cut' }, { state: 'open' }, { state: 'open' }],
+    doneAt: null,
+  } as unknown as Parameters<typeof BenchHead>[0]['work'];
+  const head = (more: Partial<Parameters<typeof BenchHead>[0]> = {}): string =>
+    html(
+      createElement(BenchHead, {
+        work,
+        number: 6,
+        count: 33,
+        clock: { text: '0:11:40', standing: false },
+        tabs: [
+          { key: 'saw', name: 'Saw', done: true },
+          { key: 'front', name: 'front side', done: false },
+        ],
+        tab: 'front',
+        onTab: () => undefined,
+        units: [
+          { unit: 1, done: 12, steps: 12 },
+          { unit: 2, done: 3, steps: 12 },
+        ],
+        unit: 2,
+        onUnit: () => undefined,
+        now: false,
+        onNow: () => undefined,
+        ...more,
+      }),
+    );
+  it('says where one is, how much is cut and how long one has been at it', () => {
+    const words = plain(head());
+    for (const said of ['1047 · Two pens', 'step 6 of 33', 'cut 1 of 3', '0:11:40', 'Saw ✓'])
+      expect(words).toContain(said);
+  });
+  it('shows each unit with how far it has come, and which one this is', () => {
+    const units = elements(head(), 'button').filter((b) => b.open.includes('aria-label="Unit'));
+    expect(units.map((b) => /aria-label="([^"]*)"/.exec(b.open)?.[1])).toEqual([
+      'Unit 1, 12 of 12 steps done',
+      'Unit 2, 3 of 12 steps done',
+    ]);
+    expect(units.map((b) => b.words)).toEqual(['✓1', '2']);
+    expect(units.map((b) => b.open.includes('aria-pressed="true"'))).toEqual([false, true]);
+  });
+  it('has no units where there is one', () => expect(head({ units: [] })).not.toContain('data-testid="units"'));
+  it('says that an order is held, and that it is built', () => {
+    const held = { ...work, order: { ...work.order, held: 'the buyer is away' }, doneAt: '2030-05-01' };
+    const words = plain(head({ work: held }));
+    expect(words).toContain('On hold: the buyer is away');
+    expect(words).toContain('Built.');
+  });
+});
+
+describe('a label that is scanned', () => {
+  const build = buildSpec(parseSpec({ family: 'low-pen' }));
+  const steps = planSteps(build, { quantity: 2 });
+  const lines = lineUnits(steps, 2);
+  it('opens its piece at the step in which it goes in, in its own unit', () => {
+    for (const part of build.parts.filter((p) => p.fit === 'cut to length')) {
+      const line = findLabelled(`${part.id}@2`, lines, steps);
+      expect([part.id, line?.unit]).toEqual([part.id, 2]);
+      expect(steps.find((s) => s.id === line?.stepId)?.parts).toContain(part.id);
+      expect(steps.find((s) => s.id === line?.stepId)?.station).not.toBe('saw');
+    }
+  });
+  it('leads nowhere where there is no such piece', () =>
+    expect(findLabelled('nothing@1', lines, steps)).toBeUndefined());
+});
+
+describe('what goes wrong at a step', () => {
+  const groups = groupParts(buildSpec(parseSpec({ family: 'low-pen' })).parts.slice(0, 3));
+  const panel = (g: typeof groups): string =>
+    html(
+      createElement(TroublePanel, {
+        groups: g,
+        parts: new Map(),
+        spoiled: () => Promise.resolve(),
+        tell: () => Promise.resolve(),
+        stop: () => undefined,
+        close: () => undefined,
+      }),
+    );
+  it('has its causes, its pieces, and what stops the clock', () => {
+    const words = plain(panel(groups));
+    for (const said of [
+      'Piece spoiled',
+      'Hardware missing',
+      'Drawing is wrong',
+      'Or stop the clock',
+      'Waiting for hands',
+    ])
+      expect(words).toContain(said);
+    expect(words).toContain(`Cut another ${groups[0]?.mark}`);
+  });
+  it('asks for no piece where the step has none', () => {
+    const words = plain(panel([]));
+    expect(words).not.toContain('Piece spoiled');
+    expect(words).toContain('Tell the office');
+  });
 });

@@ -5,16 +5,15 @@ import type { Step } from '@rubbet/core/steps';
 
 /** What the panel tabs are: the saw, each assembly wherever it is worked on, the rest of the shop, and what comes after it. */
 export const tabOf = (s: Pick<Step, 'station' | 'assembly'>): string => {
-  if (s.station === 'saw' || s.station === 'yard' || s.station === 'road') return s.station;
-  return s.assembly ?? (s.station === 'site' ? 'site' : 'last');
+  if (s.station === 'saw') return 'saw';
+  if (s.station === 'yard' || s.station === 'road') return 'away';
+  return s.assembly ?? (s.station === 'site' ? 'away' : 'last');
 };
 
 const NAMES: Readonly<Record<string, string>> = {
   saw: 'Saw',
   last: 'Finish',
-  yard: 'Load',
-  road: 'Road',
-  site: 'Site',
+  away: 'Away',
 };
 
 /** Names of the tabs of some steps, in their order; assemblies of one name are numbered. */

@@ -9,7 +9,7 @@ import { Heading, Soft } from '../../parts/Text.tsx';
 import { FIELDS, showField, unitOf } from './fields.ts';
 
 const Head = chakra('th', {
-  base: { textAlign: 'right', fontWeight: 400, color: 'soft', fontSize: '14px', pr: 4, py: 1 },
+  base: { '&&': { textAlign: 'right' }, fontWeight: 400, color: 'soft', fontSize: '14px', pr: 4, py: 1 },
 });
 const Cell = chakra('td', { base: { pr: 4, py: '6px', borderTop: '1px solid', borderColor: 'hair' } });
 
@@ -39,7 +39,7 @@ export const LearnedRates = ({
         <table>
           <thead>
             <tr>
-              <Head textAlign="left">Rate</Head>
+              <Head style={{ textAlign: 'left' }}>Rate</Head>
               <Head>Steps timed</Head>
               <Head>Kept now</Head>
               <Head>Learned</Head>
