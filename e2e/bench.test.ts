@@ -233,6 +233,80 @@ describe('a change order', () => {
   });
 });
 
+describe('a label', () => {
+  it('opens its piece where it goes in, when its code is scanned', async () => {
+    const { build, steps } = await world.api(tobin, `/orders/${id}/work-order/plan`);
+    const stud = build.parts.find(
+      (p: { id: string; role: string }) => p.role === 'stud' && p.id.startsWith('back-wall/'),
+    );
+    const row = (await work()).parts.find((p) => p.partId === stud.id);
+    const page = await world.newPage(1024, 768);
+    await world.signIn(page, 'shop');
+    await page.goto(`${world.base}/p/${id}/${row?.id}`, { waitUntil: 'networkidle0' });
+    await page.waitForSelector('[data-scanned]');
+    expect(new URL(page.url()).pathname).toBe(`/bench/${id}`);
+    const lit = await page.$eval('[data-scanned]', (n) => n.textContent ?? '');
+    expect(lit).toContain(row?.mark);
+    const step = steps.find(
+      (s: { station: string; parts: string[] }) => s.station !== 'saw' && s.parts.includes(stud.id),
+    );
+    await sees(page, step.title);
+    const type = await page.evaluate(async (n) => {
+      const r = await fetch(`/api/orders/${n}/labels.pdf`);
+      return [r.status, r.headers.get('content-type')];
+    }, id);
+    expect(type).toEqual([200, 'application/pdf']);
+    await page.close();
+  });
+});
+
+describe('several units', () => {
+  it('are followed one by one: what is done of one is open of the other, and both are built in the end', async () => {
+    const pens = (await world.api(odile, '/orders')).rows.find(
+      (r: { title: string }) => r.title === 'Two Teasel pens',
+    ).id;
+    await odile.evaluate((n) => fetch(`/api/orders/${n}/work-order`, { method: 'POST' }), pens);
+    const page = await world.newPage(1024, 768);
+    await world.signIn(page, 'shop');
+    // The saw cuts for both.
+    await page.evaluate(async (n) => {
+      const call = async (path: string, body?: object) =>
+        (
+          await fetch(`/api/orders/${n}/work-order${path}`, {
+            ...(body ? { method: 'PATCH', body: JSON.stringify(body) } : {}),
+            headers: { 'content-type': 'application/json' },
+          })
+        ).json();
+      const { steps } = await call('');
+      for (const s of steps.filter((x: { stepId: string }) => x.stepId === 'sort' || x.stepId.startsWith('cut-')))
+        await call(`/steps/${s.id}`, { version: s.version, state: 'done' });
+    }, pens);
+    await page.goto(`${world.base}/bench/${pens}`, { waitUntil: 'networkidle0' });
+    await page.waitForSelector('[data-testid=units]');
+    await sees(page, 'Unit 1: ');
+    const unit = (n: number): Promise<void> =>
+      page.$$eval(
+        '[data-testid=units] button',
+        (list, k) => list.find((b) => b.getAttribute('aria-label')?.startsWith(`Unit ${k},`))?.click(),
+        n,
+      );
+    await unit(2);
+    await sees(page, 'Unit 2: ');
+    await page.click('[data-testid=step-done]');
+    await page.waitForFunction(() =>
+      [...document.querySelectorAll('[data-testid=units] button')].some((b) =>
+        /^Unit 2, 1 of/.test(b.getAttribute('aria-label') ?? ''),
+      ),
+    );
+    const first = await page.$eval('[data-testid=units] button', (b) => b.getAttribute('aria-label'));
+    expect(first).toMatch(/^Unit 1, 0 of/);
+    await finishBench(page, pens);
+    await page.reload({ waitUntil: 'networkidle0' });
+    await page.waitForSelector('[data-testid=built]');
+    await page.close();
+  });
+});
+
 describe('to the end', () => {
   it('a diagonal that is out is reworked, then every step is done; minutes and pieces add up', async () => {
     const { steps } = await world.api(tobin, `/orders/${id}/work-order/plan`);

@@ -9,7 +9,9 @@ import {
   findOpenNeed,
   isBenchDone,
   isBenchStep,
+  sortOpen,
 } from './progress.ts';
+import { lineUnits } from './units.ts';
 
 const families = FAMILIES.map((f) => ({ key: f.key, steps: planSteps(buildSpec(parseSpec({ family: f.key }))) }));
 
@@ -43,6 +45,47 @@ describe.each(families)('a $key at the bench', ({ steps }) => {
       ),
       { numRuns: 20 },
     );
+  });
+});
+
+describe.each(families)('what can be done of a $key', ({ steps }) => {
+  const lines = lineUnits(steps, 2);
+  it('is each open step once, ready or with what it waits for', () => {
+    fc.assert(
+      fc.property(fc.array(fc.nat(), { maxLength: 80 }), (lots) => {
+        const states = new Map<string, 'open' | 'done'>();
+        // By lot one after the other of what is ready, as several people would take them.
+        for (const lot of lots) {
+          const { ready } = sortOpen(lines, states);
+          const next = ready[lot % Math.max(1, ready.length)];
+          if (next) states.set(next.id, 'done');
+        }
+        const { ready, waiting } = sortOpen(lines, states);
+        const open = lines.filter((l) => states.get(l.id) !== 'done').map((l) => l.id);
+        expect([...ready.map((l) => l.id), ...waiting.map((w) => w.step.id)].sort()).toEqual([...open].sort());
+        for (const l of ready) expect(findOpenNeed(lines, l.id, states)).toBeUndefined();
+        for (const w of waiting) {
+          expect(w.needs.length).toBeGreaterThan(0);
+          for (const n of w.needs) {
+            expect(w.step.needs).toContain(n.id);
+            expect(states.get(n.id)).not.toBe('done');
+          }
+        }
+        if (open.length > 0) expect(ready.length).toBeGreaterThan(0);
+      }),
+      { numRuns: 12 },
+    );
+  });
+  it('comes to an end by taking any of it, whoever takes what', () => {
+    const states = new Map<string, 'open' | 'done'>();
+    for (let n = 0; n <= lines.length; n++) {
+      const { ready } = sortOpen(lines, states);
+      // Now the first, now the last of what is ready.
+      const next = n % 2 === 0 ? ready[0] : ready.at(-1);
+      if (next) states.set(next.id, 'done');
+    }
+    expect(states.size).toBe(lines.length);
+    expect(isBenchDone(lines, states)).toBe(true);
   });
 });
 

@@ -1,4 +1,4 @@
-import { BadRequestException, Inject, Injectable, NotFoundException } from '@nestjs/common';
+import { BadRequestException, ConflictException, Inject, Injectable, NotFoundException } from '@nestjs/common';
 import { printLength } from '@rubbet/core/measure';
 import type { StickPlan } from '@rubbet/core/cut';
 import { findDoneFollower, findOpenNeed, isRead, judgeGate, readingsOf } from '@rubbet/core/steps';
@@ -29,7 +29,16 @@ export class Ticks {
 
   /** Does what an entry says, and nothing where it has arrived before: the answer is the work order as it stands then. */
   private once(orderId: number, entry: string | undefined, work: (trx: Db) => Promise<WorkOrder>): Promise<WorkOrder> {
-    return transact(this.db, async (trx) => ((await isKnown(trx, entry)) ? this.bench.show(orderId, trx) : work(trx)));
+    return transact(this.db, async (trx) => {
+      if (await isKnown(trx, entry)) return this.bench.show(orderId, trx);
+      try {
+        return await work(trx);
+      } catch (error) {
+        // Sent twice at once: the other one was quicker, and has done what this one says.
+        if (error instanceof ConflictException && (await isKnown(trx, entry))) return this.bench.show(orderId, trx);
+        throw error;
+      }
+    });
   }
 
   /** Ticks a cut, or takes a measured length; what is not cut yet is planned again around it. */

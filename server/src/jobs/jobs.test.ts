@@ -199,6 +199,17 @@ describe('what others do', () => {
     expect(await mine.until(new RegExp(`event: changed.*"id":"${id}"`))).toBe(true);
     expect(await mine.until(/event: changed.*"entity":"customer"/)).toBe(true);
     expect(await theirs.until(new RegExp(`event: changed.*"id":"${id}"`))).toBe(true);
+    // What is cut at a bench is told with its order: another tablet at it looks again.
+    const bench = await app.byTitle('Sorrel');
+    const shop = await app.as('shop');
+    const part = (await shop.get(`/api/orders/${bench}/work-order`)).body.parts.find(
+      (p: { state: string }) => p.state === 'open',
+    );
+    await shop
+      .patch(`/api/orders/${bench}/work-order/parts/${part.id}`)
+      .send({ version: part.version, state: 'cut' })
+      .expect(200);
+    expect(await theirs.until(new RegExp(`event: changed.*"entity":"part","id":"${bench}/${part.id}"`))).toBe(true);
     await ask('papers');
     expect(await mine.until(/event: job.*"kind":"papers"/)).toBe(true);
     expect(theirs.heard().some((e) => e.includes('"entity":"customer"') || e.includes('event: job'))).toBe(false);

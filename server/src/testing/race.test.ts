@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import type { WorkOrder } from '../bench/bench.answers.ts';
 import type { BoardAnswer } from '../board/board.answers.ts';
 import { openTestApp } from './testApp.ts';
@@ -80,6 +81,37 @@ describe('where many people touch one thing', () => {
     );
     expect(won).toHaveLength(1);
     for (const a of lost) expect(a.body).toMatchObject({ code: 'stale', yours: part?.version, theirs: 2 });
+  });
+
+  it('one entry that is sent 12 times at once is taken once, and everybody hears that it was', async () => {
+    const id = await app.byTitle('Yarrow');
+    const part = (await show(id)).parts.find((p) => p.state === 'open' && p.measured === null);
+    const entry = randomUUID();
+    const { won } = await race(12, () =>
+      shop
+        .patch(`/api/orders/${id}/work-order/parts/${part?.id}`)
+        .send({ version: part?.version, state: 'cut', entry }),
+    );
+    expect(won).toHaveLength(12);
+    expect(await app.db('work_log').where({ entry_key: entry })).toHaveLength(1);
+    const now = (await show(id)).parts.find((p) => p.id === part?.id);
+    expect([now?.state, now?.version]).toEqual(['cut', (part?.version ?? 0) + 1]);
+  });
+
+  it('troubles told by 8 at once are 8, each answered by one', async () => {
+    const id = await app.byTitle('Yarrow');
+    const step = (await show(id)).steps[0];
+    const { won } = await race(8, (i) =>
+      shop.post(`/api/orders/${id}/work-order/troubles`).send({ step: step?.id, cause: 'other', note: `no. ${i}` }),
+    );
+    expect(won).toHaveLength(8);
+    const [first] = (await show(id)).troubles;
+    const answers = await race(8, () =>
+      office.patch(`/api/orders/${id}/work-order/troubles/${first?.id}`).send({ version: 1, answer: 'look again' }),
+    );
+    expect(answers.won).toHaveLength(1);
+    for (const a of answers.lost) expect(a.body).toMatchObject({ code: 'stale', yours: 1, theirs: 2 });
+    expect((await show(id)).troubles.filter((t) => t.solvedAt !== null)).toHaveLength(1);
   });
 
   it('20 moves of one block with one version give one that moved', async () => {
