@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { buildSpec, FAMILIES, parseSpec } from '../model/index.ts';
-import { isRead, judgeGate, readingsOf, reworkText } from './gates.ts';
+import { isFarOff, isRead, judgeGate, readingsOf, reworkText } from './gates.ts';
 import type { ReadGate } from './gates.ts';
 import { planSteps } from './planSteps.ts';
 
@@ -45,4 +45,17 @@ describe('gate checks', () => {
       }),
     );
   });
+});
+
+describe('a length that cannot be', () => {
+  it.each([
+    [65, 63.6, false],
+    [65, 72, true],
+    [65, 58, true],
+    [65, 58.6, false],
+    [10, 11.9, false],
+    [10, 12.1, true],
+  ])('of %d expected and %d found is far off: %s', (expected, found, far) =>
+    expect(isFarOff(expected, found)).toBe(far),
+  );
 });

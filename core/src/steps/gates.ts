@@ -22,6 +22,13 @@ export const judgeGate = (
   return { off, within: off <= gate.tolerance + ROUNDS };
 };
 
+/** Least difference from the drawing that nobody measures by mistake, inches, and as a share of the length. */
+const FAR = { least: 2, share: 0.1 } as const;
+
+/** Whether a length that was found in place is too far from what was expected to be believed: it is measured again. */
+export const isFarOff = (expected: number, found: number): boolean =>
+  Math.abs(found - expected) > Math.max(FAR.least, expected * FAR.share);
+
 /** What to do about readings that are outside, in words. */
 export const reworkText = (gate: ReadGate, found: readonly number[]): string => {
   const apart = Math.max(...found) - Math.min(...found);

@@ -1,7 +1,7 @@
 import { BadRequestException, ConflictException, Inject, Injectable, NotFoundException } from '@nestjs/common';
 import { printLength } from '@rubbet/core/measure';
 import type { StickPlan } from '@rubbet/core/cut';
-import { findDoneFollower, findOpenNeed, isRead, judgeGate, readingsOf } from '@rubbet/core/steps';
+import { findDoneFollower, findOpenNeed, isFarOff, isRead, judgeGate, readingsOf } from '@rubbet/core/steps';
 import type { Gate, ReadGate } from '@rubbet/core/steps';
 import type { User } from '../auth/auth.answers.ts';
 import { noteDeed } from '../database/audit.ts';
@@ -52,7 +52,7 @@ export class Ticks {
       const { version, entry, at, why, ...change } = body;
       if (change.state === undefined && change.measured === undefined)
         throw new BadRequestException({ code: 'invalid', message: 'Say what is new: cut, spoiled, or its length.' });
-      if (change.measured !== undefined && Math.abs(change.measured - part.length) > Math.max(2, part.length * 0.1))
+      if (change.measured !== undefined && isFarOff(part.length, change.measured))
         throw new BadRequestException({
           code: 'far-off',
           message: `${part.mark} should be about ${printLength(part.length)}; ${printLength(change.measured)} is too far off. Measure again, or tell the office.`,

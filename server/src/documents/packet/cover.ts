@@ -34,6 +34,8 @@ export const coverPages = (order: Order, c: MadeFrom, { show, business }: Paper)
   const svg = (view: string): string => writeSvg(drawBuild(build, view), 420, textIn(show));
   const store = takeoff.lines.filter((l) => l.kind === 'hardware');
   const third = Math.ceil(store.length / 3);
+  // A long list takes the room of the picture, not a page of its own.
+  const high = third > 9 ? 150 : 215;
   const lines = (list: typeof store): Content =>
     table(
       ['From the store', 'No.', ''],
@@ -54,8 +56,8 @@ export const coverPages = (order: Order, c: MadeFrom, { show, business }: Paper)
     { text: `${order.title} · ${order.customer.name} · wanted by ${order.wantedBy}`, color: SOFT, fontSize: 11 },
     {
       columns: [
-        { width: 320, svg: svg('three'), fit: [320, 215] },
-        { width: 185, svg: svg('back'), fit: [185, 170], margin: [0, 24, 0, 0] },
+        { width: 320, svg: svg('three'), fit: [320, high] },
+        { width: 185, svg: svg('back'), fit: [185, high * 0.78], margin: [0, high * 0.11, 0, 0] },
       ],
       columnGap: 18,
       margin: [0, 8, 0, 6],

@@ -59,7 +59,8 @@ const pagesOf = async (pdf: Buffer): Promise<string[]> => {
   );
 };
 
-describe.each(FAMILIES.flatMap((f) => METHODS.map((m) => [f.key, m] as const)))(
+// Every family, and every method with some of them.
+describe.each(FAMILIES.map((f, i) => [f.key, METHODS[i % METHODS.length] as (typeof METHODS)[number]] as const))(
   'the packet of a %s, %s',
   (family, method) => {
     const plan = planOf(family, { method });
@@ -88,8 +89,7 @@ describe.each(FAMILIES.flatMap((f) => METHODS.map((m) => [f.key, m] as const)))(
 describe('on paper', () => {
   it.each([
     ['the 4 × 6 house', 'raised-lean-to', 'letter' as const, 15],
-    ['the 4 × 6 house on A4', 'raised-lean-to', 'a4' as const, 15],
-    ['a pen', 'low-pen', 'letter' as const, 9],
+    ['a pen on A4', 'low-pen', 'a4' as const, 9],
   ])(
     '%s takes few pages, none of them nearly blank, each with order, revision, unit and its number',
     async (_, family, size, most) => {

@@ -1,5 +1,6 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
+import { isFarOff } from '@rubbet/core/steps';
 import type { PartGroup } from '@rubbet/core/unit';
 import type { WorkPart } from '../../data/types.ts';
 import { Button, QuietButton } from '../../parts/Button.tsx';
@@ -58,7 +59,9 @@ export const MeasurePanel = ({
   const { g } = piece;
   const tolerance = g.part.tolerance ?? USUAL_TOLERANCE;
   const take = (inches: number, why?: string): void => {
-    if (why === undefined && Math.abs(inches - g.part.length) > tolerance + 1e-9) {
+    const off = Math.abs(inches - g.part.length) > tolerance + 1e-9;
+    // What cannot be is not asked about: it is refused, and measured again.
+    if (why === undefined && off && !isFarOff(g.part.length, inches)) {
       setOutside(inches);
       return;
     }

@@ -74,7 +74,7 @@ export const LearnedRates = ({
                   <Cell>
                     {moved && (
                       <QuietButton
-                        aria-label={`Take ${text(r.learned)} for ${field.label}`}
+                        aria-label={`Take it: ${text(r.learned)} for ${field.label}`}
                         onClick={() => onTake(field.path, text(r.learned))}
                       >
                         Take it

@@ -28,7 +28,7 @@ describe('what the clocks say', () => {
   it('is taken by name, and only where it has moved', () => {
     const buttons = elements(shown([rate('framePerPart', 2.8), rate('hangDoor', 25.2)]), 'button');
     expect(buttons).toHaveLength(1);
-    expect(buttons[0]?.open).toContain('Take 2.8 for Framing a part');
+    expect(buttons[0]?.open).toContain('Take it: 2.8 for Framing a part');
   });
   it('is not spoken of before anything was timed', () => expect(shown([])).not.toContain('What the clocks say'));
   it('names models with how many orders they stand for', () => {
