@@ -91,9 +91,9 @@ export const briefSite = (
     days: chosen.siteDays,
     people: CREW,
     trips: chosen.trips,
-    siteMinutes: chosen.site * units,
+    siteMinutes: Math.round(chosen.site * units),
     ...(chosen.method === 'kit'
-      ? { own: { minutes: chosen.customer * units, helpers: Math.max(1, Math.ceil(heaviest / lift) - 1) } }
+      ? { own: { minutes: Math.round(chosen.customer * units), helpers: Math.max(1, Math.ceil(heaviest / lift) - 1) } }
       : {}),
     foundation: {
       kind: foundation.kind,
