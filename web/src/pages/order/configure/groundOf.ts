@@ -3,12 +3,12 @@ import {
   BoxGeometry,
   BufferAttribute,
   BufferGeometry,
-  DoubleSide,
   EdgesGeometry,
   Group,
   LineBasicMaterial,
   LineSegments,
   Mesh,
+  MeshBasicMaterial,
   MeshLambertMaterial,
 } from 'three';
 import type { LaidFoundation } from '@rubbet/core/site';
@@ -34,7 +34,6 @@ const netOf = ({ x, y, z }: LaidFoundation['ground']): BufferGeometry => {
   const g = new BufferGeometry();
   g.setAttribute('position', new BufferAttribute(new Float32Array(points), 3));
   g.setIndex(corners);
-  g.computeVertexNormals();
   return g;
 };
 
@@ -44,11 +43,11 @@ export const groundOf = (laid: LaidFoundation, ink: Color, dark: boolean): Group
   group.add(
     new Mesh(
       netOf(laid.ground),
-      new MeshLambertMaterial({
+      // Unlit, and from above alone: it is drawn by the shader that lines have already.
+      new MeshBasicMaterial({
         color: dark ? '#4B5A44' : '#A7B58E',
         transparent: true,
         opacity: 0.45,
-        side: DoubleSide,
         depthWrite: false,
       }),
     ),
