@@ -4,6 +4,7 @@ import { computeOrder } from './computeOrder.ts';
 import type { OrderInput } from './computeOrder.ts';
 import { balesFor, dayItems, PREPARE, prepareItems, startItems } from './prepare.ts';
 import type { PrepareKey, PrepareSite } from './prepare.ts';
+import type { SiteBrief } from './siteBrief.ts';
 
 const briefOf = (
   family: string,
@@ -108,4 +109,34 @@ describe('what a customer prepares', () => {
         if (b.floor < 1) expect([f.key, method, /bale/.test(text)]).toEqual([f.key, method, false]);
       }
   });
+});
+
+describe('several units', () => {
+  const briefOf = (family: string, quantity: number, params = {}) =>
+    computeOrder({ spec: parseSpec({ family, params }), miles: 12, quantity }, undefined, 'quick').brief;
+  const said = (brief: SiteBrief): string => [...prepareItems(brief).map((i) => i.text), ...dayItems(brief)].join('\n');
+  it.each([
+    ['low-pen', 10],
+    ['raised-lean-to', 3],
+    ['walk-in', 2],
+    ['skid-house', 2],
+  ] as const)('of a %s are spoken of as %d', (family, quantity) => {
+    const words = said(briefOf(family, quantity));
+    expect(words).not.toMatch(/The unit |the unit /);
+    expect(words).toMatch(/\bEach\b|\beach\b|\bof each\b/);
+    // One is still one.
+    expect(said(briefOf(family, 1))).not.toMatch(/\bEach of\b|for each|of each|\bEach is\b/);
+  });
+  it('take their stone, litter and anchors together', () => {
+    const bales = (n: number): number => Number(/: (\d+) bales?/.exec(said(briefOf('raised-lean-to', n)))?.[1]);
+    // 21.56 sq ft of floor, 5 in deep, 8 cubic feet a bale: 1.12 bales for one, 3.37 for three.
+    expect([bales(1), bales(3)]).toEqual([2, 4]);
+    const anchors = (n: number): number =>
+      Number(/We bring the (\d+) anchors/.exec(said(briefOf('walk-in', n, { foundation: 'slab' })))?.[1]);
+    expect(anchors(2)).toBe(2 * anchors(1));
+  });
+  it('ask nobody to stand there for all of their setting', () =>
+    expect(said(briefOf('low-pen', 10))).toMatch(
+      /Setting the 10 takes us about [\d.]+ hours. Be there when we begin and for half an hour/,
+    ));
 });

@@ -35,6 +35,12 @@ const hours = (minutes: number): string => {
   return n < 1 ? 'half an hour' : n === 1 ? 'an hour' : `${n} hours`;
 };
 
+/** Equal units that come; briefs kept from before speak of one. */
+const unitsOf = (b: Pick<SiteBrief, 'units'>): number => b.units ?? 1;
+
+/** What is said of one, and of each of several. */
+const each = (b: Pick<SiteBrief, 'units'>, one: string, many: string): string => (unitsOf(b) > 1 ? many : one);
+
 /** Ground work, by what the unit stands on. */
 const ground = (b: SiteBrief, site: PrepareSite): string => {
   if (b.indoors)
@@ -43,7 +49,7 @@ const ground = (b: SiteBrief, site: PrepareSite): string => {
   if (b.movable) return 'Mow it short and take stones out: firm, nearly level ground is all it needs.';
   const { kind, pads, blocks, pavers, stone, concrete } = b.foundation;
   const [long, wide] = b.footprint;
-  const turf = `Take off the turf ${inches(BEYOND)} beyond it on all sides, a place of ${inches(long + 2 * BEYOND)} by ${inches(wide + 2 * BEYOND)}.`;
+  const turf = `Take off the turf ${inches(BEYOND)} beyond ${each(b, 'it', 'each')} on all sides, ${each(b, 'a place', `${unitsOf(b)} places`)} of ${inches(long + 2 * BEYOND)} by ${inches(wide + 2 * BEYOND)}.`;
   const fall =
     site.fall !== undefined && site.fall > 0
       ? ` We measured a fall of ${inches(site.fall)} from corner to corner.`
@@ -52,24 +58,25 @@ const ground = (b: SiteBrief, site: PrepareSite): string => {
   for (const c of concrete)
     out.push(
       c.kind === 'slab'
-        ? `A slab of ${inches(c.length)} by ${inches(c.width)}, ${inches(c.depth)} thick, poured ${c.cureDays} days before we come: corner to corner ${inches(c.diagonal)} both ways, level within ¼″. We bring the ${c.anchors} anchors.`
-        : `A ring of concrete of ${inches(c.length)} by ${inches(c.width)} outside, ${inches(c.wide ?? 6)} wide and ${inches(c.depth)} deep, poured ${c.cureDays} days before we come: corner to corner ${inches(c.diagonal)} both ways, level within ¼″. We bring the ${c.anchors} anchors.`,
+        ? `${each(b, 'A slab', `${unitsOf(b)} slabs, each`)} of ${inches(c.length)} by ${inches(c.width)}, ${inches(c.depth)} thick, poured ${c.cureDays} days before we come: corner to corner ${inches(c.diagonal)} both ways, level within ¼″. We bring the ${c.anchors * unitsOf(b)} anchors.`
+        : `${each(b, 'A ring', `${unitsOf(b)} rings, each`)} of concrete of ${inches(c.length)} by ${inches(c.width)} outside, ${inches(c.wide ?? 6)} wide and ${inches(c.depth)} deep, poured ${c.cureDays} days before we come: corner to corner ${inches(c.diagonal)} both ways, level within ¼″. We bring the ${c.anchors * unitsOf(b)} anchors.`,
     );
   if (concrete.length > 0) out.push('Whoever pours it asks your town how deep the frost goes.');
-  if (stone > 0) out.push(`${turf} ${stone} cubic yards of ¾ in stone, raked level 5″ deep, before we come.`);
+  if (stone > 0)
+    out.push(`${turf} ${stone * unitsOf(b)} cubic yards of ¾ in stone, raked level 5″ deep, before we come.`);
   else if (kind === 'bare ground')
     out.push(
-      `${turf} Level, bare soil is all it needs${b.method === 'kit' ? ', scraped and tamped' : '; we scrape and tamp it'}.`,
+      `${turf} Level, bare soil is all ${each(b, 'it', 'each')} needs${b.method === 'kit' ? ', scraped and tamped' : '; we scrape and tamp it'}.`,
     );
   if (pads > 0) {
-    const [it, each] = (b.units ?? 1) > 1 ? [`Each of the ${String(b.units)}`, ' for each'] : ['It', ''];
+    const [it, forEach] = [each(b, 'It', `Each of the ${unitsOf(b)}`), each(b, '', ' for each')];
     const made = [...(blocks > 0 ? [`${blocks} blocks`] : []), ...(pavers > 0 ? [`${pavers} pavers`] : [])].join(
       ' and ',
     );
     out.push(
       b.method === 'kit'
-        ? `${concrete.length > 0 ? '' : `${turf} `}${it} stands on ${pads} pads: you set ${made}${each}, which we bring.`
-        : `${concrete.length > 0 ? '' : `${turf} `}${it} stands on ${pads} pads; we bring the ${made}${each} and set them.`,
+        ? `${concrete.length > 0 ? '' : `${turf} `}${it} stands on ${pads} pads: you set ${made}${forEach}, which we bring.`
+        : `${concrete.length > 0 ? '' : `${turf} `}${it} stands on ${pads} pads; we bring the ${made}${forEach} and set them.`,
     );
   }
   return `${out.join(' ')}${fall}`;
@@ -81,25 +88,31 @@ const way = (b: SiteBrief, site: PrepareSite): string => {
   const needed = across + BESIDE;
   const size =
     what === 'unit'
-      ? `The unit is ${inches(across)} wide and ${inches(high)} high as it comes`
+      ? `${each(b, 'The unit is', 'Each is')} ${inches(across)} wide and ${inches(high)} high as it comes`
       : what === 'panel'
         ? `It comes as panels, carried in on edge: up to ${inches(long)} long and ${inches(high)} high`
         : `It comes as sticks and sheets up to ${inches(long)} long`;
   if (what !== 'unit') return `${size}. Keep the way clear, 36″ wide, with room to turn ${inches(long)}.`;
   if (site.gate !== undefined)
     return site.gate >= across + 2
-      ? `We measured ${inches(site.gate)} at the narrowest place: the unit of ${inches(across)} passes. Keep it clear on the day.`
-      : `We measured ${inches(site.gate)} at the narrowest place and the unit is ${inches(across)} wide: we will ask you how to bring it in.`;
+      ? `We measured ${inches(site.gate)} at the narrowest place: ${each(b, 'the unit', 'each')} of ${inches(across)} passes. Keep it clear on the day.`
+      : `We measured ${inches(site.gate)} at the narrowest place and ${each(b, 'the unit', 'each')} is ${inches(across)} wide: we will ask you how to bring it in.`;
   return `${size}, and weighs ${Math.round(weight)} lb: the narrowest place on its way must be ${inches(needed)}, with ${inches(high + BESIDE)} under branches and wires.`;
 };
 
 /** What to do on the day: who comes, for how long. */
 const home = (b: SiteBrief): string => {
   if (b.own)
-    return `We unload ${b.panels} numbered panels, the bags and the leaflet. You join them in about ${hours(b.own.minutes)} of work with ${b.own.helpers === 1 ? 'one helper' : `${b.own.helpers} helpers`}: a driver, a ladder and a level.`;
+    return `We unload ${b.panels * unitsOf(b)} numbered panels, the bags and the leaflet. You join them in about ${hours(b.own.minutes)} of work with ${b.own.helpers === 1 ? 'one helper' : `${b.own.helpers} helpers`}: a driver, a ladder and a level.`;
   if (b.days > 1)
     return `${b.people} of us are with you on ${b.days} days${b.painted && b.method === 'on-site' ? ', with a night between coats' : ''}. Be there when we begin and for half an hour at the end: we show you the latches, the inside release and how to start. We need a plug.`;
   const time = hours(b.siteMinutes / b.people);
+  if (unitsOf(b) > 1)
+    return `Setting the ${unitsOf(b)} takes us about ${time}. Be there when we begin and for half an hour at the end: we show you ${
+      b.movable
+        ? `how they are moved, where to hold them${b.wheels ? ', how the wheels go down' : ''} and how to stake them in wind`
+        : 'the latches, the inside release and how to start'
+    }.`;
   return b.movable
     ? `${time[0]?.toUpperCase() ?? ''}${time.slice(1)} of your time when we come: we show you how it is moved, where to hold it${b.wheels ? ', how the wheels go down' : ''} and how to stake it in wind.`
     : `${time[0]?.toUpperCase() ?? ''}${time.slice(1)} when we come: we show you the latches, the inside release and how to start.`;
@@ -113,7 +126,7 @@ const litter = (b: SiteBrief): string => {
     return b.movable
       ? 'A hanging feeder and a bucket with nipples. It has no floor: no litter.'
       : 'It has no floor of its own: bring chips or straw 4 to 8″ deep for the ground inside, a feeder and water.';
-  const { units = 1 } = b;
+  const units = unitsOf(b);
   const bales = balesFor(b.floor * units);
   return `${units > 1 ? `The floors of the ${units} are ${Math.round(b.floor * units)}` : `Its floor is ${Math.round(b.floor)}`} sq ft: ${bales} ${bales === 1 ? 'bale of shavings lies' : 'bales of shavings lie'} ${LITTER}″ deep, and a handful goes in every nest. A feeder and water.`;
 };
@@ -183,10 +196,10 @@ export const dayItems = (b: SiteBrief): string[] => [
                 : ['The ground is scraped, tamped and checked with the level.']),
         b.method === 'whole'
           ? b.movable
-            ? 'The unit comes off the trailer and is tried: moved its own length.'
-            : 'The unit is set, shimmed and checked: doors swing, latches close.'
+            ? `${each(b, 'The unit', 'Each')} comes off the trailer and is tried: moved its own length.`
+            : `${each(b, 'The unit', 'Each')} is set, shimmed and checked: doors swing, latches close.`
           : b.method === 'panels'
-            ? `The ${b.panels} panels are stood, joined and roofed; doors are hung and tried.`
+            ? `The ${b.panels} panels${each(b, '', ' of each')} are stood, joined and roofed; doors are hung and tried.`
             : `It is framed, skinned${b.indoors ? '' : ', roofed'}${b.painted ? ' and coated' : ''} where it stands; doors are hung and tried.`,
         ...(b.painted && b.method === 'panels' ? ['What was sawn here is painted.'] : []),
         'We pick up every staple and end of mesh.',
