@@ -79,13 +79,16 @@ const notEnded: Guard = (o) =>
   o.handedOver ? say('ended', 'This order is handed over and stays as it is: copy it as a new one.') : undefined;
 const notDelivered: Guard = (o) =>
   o.delivered ? say('delivered', 'It has been delivered already; nothing of it is changed now.') : undefined;
-const untouched: Guard = (o) =>
-  o.work?.touched
-    ? say(
-        'being-built',
-        'Work on it is logged already, and logged work is never thrown away. Propose a change order at the Build station: it says what of that still fits, what is scrap and what it costs.',
-      )
-    : undefined;
+/** Refuses what would throw logged work away, with what to do instead. */
+const untouchedOr =
+  (instead: string): Guard =>
+  (o) =>
+    o.work?.touched
+      ? say('being-built', `Work on it is logged already, and logged work is never thrown away. ${instead}`)
+      : undefined;
+const untouched = untouchedOr(
+  'Copy it as a new order for what is to be different; where nothing but ticks stands on it, undo them at the bench.',
+);
 const isAccepted: Guard = (o) =>
   o.accepted ? undefined : say('not-accepted', 'Only accepted orders go on: settle the price first.');
 
@@ -110,7 +113,16 @@ const OFFICE: readonly StaffRole[] = ['office'];
 export const ORDER_ACTS: Readonly<Record<OrderAct, ActRule>> = {
   write: { roles: OFFICE, guards: [notCancelled] },
   flock: { roles: OFFICE, guards: OPEN },
-  revise: { roles: OFFICE, guards: [...OPEN, untouched], undoes: EVERYTHING_AFTER_PRICE },
+  revise: {
+    roles: OFFICE,
+    guards: [
+      ...OPEN,
+      untouchedOr(
+        'Propose a change order at the Build station: it says what of that still fits, what is scrap and what it costs.',
+      ),
+    ],
+    undoes: EVERYTHING_AFTER_PRICE,
+  },
   quantity: { roles: OFFICE, guards: [...OPEN, untouched], undoes: EVERYTHING_AFTER_PRICE },
   // How it is made decides hours, trips and price.
   method: { roles: OFFICE, guards: [...OPEN, untouched], undoes: EVERYTHING_AFTER_PRICE },
