@@ -60,7 +60,8 @@ export const makeWorkPlan = (
 });
 
 /** Units that are followed one by one at the bench; orders from before have one, however many are made. */
-export const unitsOf = (plan: Pick<WorkPlan, 'quantity' | 'batch'>): number => (plan.batch ? plan.quantity : 1);
+export const unitsOf = (plan: Partial<Pick<WorkPlan, 'quantity' | 'batch'>>): number =>
+  plan.batch ? (plan.quantity ?? 1) : 1;
 
 /** What the saw cuts for a work order: all units together. */
 export const cutPlansOf = (plan: Pick<WorkPlan, 'takeoff' | 'batch'>): CutPlans => plan.batch ?? plan.takeoff;

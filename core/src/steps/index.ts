@@ -10,3 +10,4 @@ export * from './placeJoints.ts';
 export * from './gates.ts';
 export * from './units.ts';
 export * from './learnRates.ts';
+export * from './causes.ts';

@@ -89,6 +89,11 @@ const INFO: Readonly<Record<OperationKey, Info>> = {
   'hand-over': { ...shop, name: 'finish', station: 'site', crew: 2, spans: false },
 };
 
+/** Names of the blocks by their keys, in the order of work. */
+export const OPERATION_NAMES: Readonly<Record<string, string>> = Object.fromEntries(
+  Object.entries(INFO).map(([key, { name }]) => [key, name]),
+);
+
 /** Whole-crew minutes of some steps, done so many times over: work is shared, a drive takes as long for two as for one. */
 const crewMinutes = (steps: readonly Step[], crew: number, repeat: number): number => {
   const sum = (list: readonly Step[]): number => list.reduce((n, s) => n + s.minutes, 0);

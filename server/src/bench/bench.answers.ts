@@ -1,7 +1,7 @@
 import type { MeshPlan, SheetPlan, StickPlan } from '@rubbet/core/cut';
 import type { Flock } from '@rubbet/core/flock';
 import type { ChangedStep, Fate } from '@rubbet/core/order';
-import type { Step } from '@rubbet/core/steps';
+import type { Step, TroubleCause } from '@rubbet/core/steps';
 import type { Build } from '@rubbet/core/unit';
 
 /** A part at the bench. Lengths in inches; `measured` as it was found in place. */
@@ -33,17 +33,6 @@ export interface WorkStep {
   readonly note: string;
   readonly version: number;
 }
-
-/** What went wrong at a step: what the office or whoever buys must mend. A spoiled or bowed piece is planned again at once. */
-export const TROUBLE_CAUSES = [
-  'spoiled',
-  'bowed',
-  'short stock',
-  'missing hardware',
-  'wrong drawing',
-  'other',
-] as const;
-export type TroubleCause = (typeof TROUBLE_CAUSES)[number];
 
 /** Something that was wrong at the bench; open until somebody says what is to be done. */
 export interface Trouble {

@@ -16,11 +16,12 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator';
+import { STOP_CAUSES, TROUBLES } from '@rubbet/core/steps';
+import type { StopCause, TroubleCause } from '@rubbet/core/steps';
 import { Id, Optional, Text, Version, Whole } from '../common/inputs.ts';
-import { STOP_CAUSES } from './entries.ts';
-import type { StopCause } from './entries.ts';
-import { TROUBLE_CAUSES } from './bench.answers.ts';
-import type { TroubleCause } from './bench.answers.ts';
+
+const STOPS = STOP_CAUSES.map(([cause]) => cause);
+const TROUBLE_CAUSES = TROUBLES.map((t) => t.cause);
 
 class EntryDto {
   @Version()
@@ -38,8 +39,8 @@ class EntryDto {
 }
 
 class StopDto {
-  @ApiProperty({ enum: STOP_CAUSES })
-  @IsIn(STOP_CAUSES, { message: `the cause must be one of ${STOP_CAUSES.join(', ')}` })
+  @ApiProperty({ enum: STOPS })
+  @IsIn(STOPS, { message: `the cause must be one of ${STOPS.join(', ')}` })
   cause!: StopCause;
 
   @ApiProperty()

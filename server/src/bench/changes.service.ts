@@ -1,12 +1,13 @@
 import { BadRequestException, ConflictException, Inject, Injectable, NotFoundException } from '@nestjs/common';
 import { parseSpec } from '@rubbet/core/model';
 import type { Spec } from '@rubbet/core/model';
-import type { Operation } from '@rubbet/core/steps';
 import type { Price } from '@rubbet/core/price';
 import type { User } from '../auth/auth.answers.ts';
+import { rewriteBlocks } from '../board/blocks.ts';
 import { noteDeed } from '../database/audit.ts';
 import { DB, readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
+import { lockShared } from '../database/locks.ts';
 import { transact } from '../database/transact.ts';
 import { updateVersioned } from '../database/updateVersioned.ts';
 import { settleStation, takeForAct } from '../orders/life.ts';
@@ -175,7 +176,8 @@ export class Changes {
         made_by: me.name,
       })) as [number];
       await this.rewrite(trx, orderId, revision, made);
-      await this.rewriteBlocks(trx, orderId, made.operations);
+      await lockShared(trx, 'board');
+      await rewriteBlocks(trx, orderId, made.operations, made.summary.room ?? made.summary.size);
       await updateVersioned(trx, 'work_changes', id, body.version, {
         state: 'accepted',
         detail: JSON.stringify(detail),
@@ -316,39 +318,5 @@ export class Changes {
         .where({ id: before.id })
         .update({ ...row, state: 'open', done_by: null, found: null, note: '', version: trx.raw('version + 1') });
     else await trx('work_steps').where({ id: before.id }).update(row);
-  }
-
-  /** Blocks on the board take as long as they will now; what comes new waits to be placed. */
-  private async rewriteBlocks(trx: Db, orderId: number, operations: readonly Operation[]): Promise<void> {
-    const rows = (await trx('operations').where({ order_id: orderId }).select('id', 'op')) as {
-      id: string;
-      op: string;
-    }[];
-    if (rows.length === 0) return;
-    const known = new Set(rows.map((r) => r.op));
-    await trx('operations')
-      .where({ order_id: orderId, done: false })
-      .whereNotIn(
-        'op',
-        operations.map((o) => o.key),
-      )
-      .delete();
-    for (const [seq, o] of operations.entries()) {
-      const columns = { name: o.name, station: o.station, minutes: o.minutes, dry: o.dry };
-      const needs = JSON.stringify(o.needs.map((n) => `${orderId}/${n}`));
-      if (known.has(o.key))
-        await trx('operations')
-          .where({ order_id: orderId, op: o.key, done: false })
-          .update({ ...columns, needs, version: trx.raw('version + 1') });
-      else
-        await trx('operations').insert({
-          id: `${orderId}/${o.key}`,
-          order_id: orderId,
-          op: o.key,
-          ...columns,
-          needs,
-          seq: orderId * 20 + seq,
-        });
-    }
   }
 }

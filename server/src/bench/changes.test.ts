@@ -100,6 +100,23 @@ describe('an accepted change', () => {
     }
     expect(after.parts.find((p) => p.id === open?.id)?.state ?? 'cut').toBe('cut');
   });
+  it('has blocks on the board that take as long as they will now, each with the room that it takes', async () => {
+    const blocks = (await app.db('operations').where({ order_id: id })) as {
+      op: string;
+      minutes: number;
+      size: unknown;
+      done: number;
+    }[];
+    const plan = await findPlan(app.db, id);
+    expect(blocks.map((b) => b.op).sort()).toEqual(plan?.operations.map((o) => o.key).sort());
+    for (const o of plan?.operations ?? []) {
+      const block = blocks.find((b) => b.op === o.key);
+      if (block?.done === 0) expect([o.key, block.minutes]).toEqual([o.key, o.minutes]);
+      expect(block?.size).not.toBeNull();
+    }
+    const board = (await office.get('/api/board').expect(200)).body as { operations: { orderId: number }[] };
+    expect(board.operations.filter((o) => o.orderId === id)).toHaveLength(blocks.length);
+  });
   it('has a plan, rows and sticks that agree with one another', async () => {
     const after = await show();
     const plan = await findPlan(app.db, id);

@@ -1,9 +1,6 @@
 import { BadRequestException } from '@nestjs/common';
+import type { StopCause } from '@rubbet/core/steps';
 import type { Db } from '../database/connect.ts';
-
-/** What holds work up, as it is told at the bench. */
-export const STOP_CAUSES = ['material', 'tool', 'help', 'drawing', 'weather', 'break', 'other'] as const;
-export type StopCause = (typeof STOP_CAUSES)[number];
 
 /** Who made an entry, when, and how it is called where it was made without a connection. */
 export interface Made {

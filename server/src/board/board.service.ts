@@ -14,6 +14,7 @@ import { settleStation, takeForAct } from '../orders/life.ts';
 import type { Order } from '../orders/orders.answers.ts';
 import { Orders } from '../orders/orders.service.ts';
 import { Pool } from '../work/pool.ts';
+import { insertBlocks } from './blocks.ts';
 import type { BoardAnswer, MoveAnswer, Placed } from './board.answers.ts';
 import type { MoveDto, PutBackDto } from './board.dto.ts';
 import { readBoard, showBoard } from './readBoard.ts';
@@ -97,29 +98,6 @@ export class Board {
     return out;
   }
 
-  private async insert(
-    trx: Db,
-    orderId: number,
-    operations: readonly Operation[],
-    size: readonly [number, number, number] | undefined,
-  ): Promise<void> {
-    const known = new Set((await trx('operations').where({ order_id: orderId }).pluck('op')) as string[]);
-    for (const [seq, o] of operations.entries())
-      if (!known.has(o.key))
-        await trx('operations').insert({
-          id: `${orderId}/${o.key}`,
-          order_id: orderId,
-          op: o.key,
-          name: o.name,
-          station: o.station,
-          minutes: o.minutes,
-          dry: o.dry,
-          needs: JSON.stringify(o.needs.map((n) => `${orderId}/${n}`)),
-          seq: orderId * 20 + seq,
-          size: size ? JSON.stringify(size) : null,
-        });
-  }
-
   private async operationsOf(order: Order): Promise<readonly Operation[]> {
     const plan = await readPlanText(this.db, order.id);
     return plan === undefined
@@ -146,7 +124,7 @@ export class Board {
         });
       await lockShared(trx, 'board');
       const summary = order.revision?.summary;
-      await this.insert(trx, orderId, operations, summary?.room ?? summary?.size);
+      await insertBlocks(trx, orderId, operations, summary?.room ?? summary?.size);
       const b = await readBoard(trx);
       const now = startOf(b.calendar, from ?? addDays(b.today, 1));
       if (now === undefined) throw new Error(`The calendar ends before ${b.today}.`);

@@ -1,4 +1,5 @@
 import type { Content } from 'pdfmake/interfaces.js';
+import { unitsOf } from '@rubbet/core/order';
 import type { Order } from '../orders/orders.answers.ts';
 import type { MadeFrom } from './documents.service.ts';
 import { coverPages } from './packet/cover.ts';
@@ -26,7 +27,7 @@ export const workOrderContent = (order: Order, c: MadeFrom, paper: Paper): Conte
 
 /** The work order as a PDF. */
 export const workOrderPdf = (order: Order, c: MadeFrom, paper: Paper): Promise<Buffer> => {
-  const units = c.batch ? (c.quantity ?? 1) : 1;
+  const units = unitsOf(c);
   return printPdf(
     `Work order ${order.id}`,
     `${order.title} · ${order.customer.name}`,

@@ -1299,7 +1299,7 @@ export interface components {
       readonly version: number;
     };
     /** @enum {string} */
-    readonly TroubleCause: 'spoiled' | 'bowed' | 'short stock' | 'missing hardware' | 'wrong drawing' | 'other';
+    readonly TroubleCause: import('@rubbet/core/steps').TroubleCause;
     /** @description How a person reads lengths. */
     readonly UnitChoice: {
       readonly style: components['schemas']['LengthStyle'];

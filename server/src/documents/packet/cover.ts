@@ -2,7 +2,7 @@ import type { Content } from 'pdfmake/interfaces.js';
 import { drawBuild } from '@rubbet/core/draw';
 import { writeSvg } from '@rubbet/core/formats';
 import { printMinutes } from '@rubbet/core/measure';
-import { cutPlansOf } from '@rubbet/core/order';
+import { cutPlansOf, unitsOf } from '@rubbet/core/order';
 import type { Method, Place } from '@rubbet/core/steps';
 import type { Order } from '../../orders/orders.answers.ts';
 import type { MadeFrom } from '../documents.service.ts';
@@ -30,7 +30,7 @@ const PLACES: readonly (readonly [Place, string])[] = [
 export const coverPages = (order: Order, c: MadeFrom, { show, business }: Paper): Content[] => {
   const { build, takeoff, steps } = c;
   const plans = cutPlansOf(c);
-  const units = c.batch ? (c.quantity ?? 1) : 1;
+  const units = unitsOf(c);
   const svg = (view: string): string => writeSvg(drawBuild(build, view), 420, textIn(show));
   const store = takeoff.lines.filter((l) => l.kind === 'hardware');
   const third = Math.ceil(store.length / 3);

@@ -3,7 +3,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { Link, Navigate, useParams, useSearchParams } from 'react-router';
 import { groupParts } from '@rubbet/core/unit';
 import { drawBuild } from '@rubbet/core/draw';
-import { findNextStep, isRead, lineUnits, sortOpen, unitKey } from '@rubbet/core/steps';
+import { findNextStep, isRead, lineUnits, sortOpen, STOP_CAUSES, unitKey } from '@rubbet/core/steps';
 import type { UnitLine } from '@rubbet/core/steps';
 import { api } from '../../data/api.ts';
 import { useMe } from '../../data/hooks.ts';
@@ -18,7 +18,6 @@ import '../../app/lightDark.ts';
 import { BenchFoot } from './BenchFoot.tsx';
 import type { BenchPanel } from './BenchFoot.tsx';
 import { BenchHead } from './BenchHead.tsx';
-import { CAUSES } from './clock.ts';
 import type { EntryBody } from './entries.ts';
 import { NowList } from './NowList.tsx';
 import { MeasurePanel, TroublePanel } from './panels.tsx';
@@ -91,13 +90,12 @@ export const Bench = () => {
   const [search] = useSearchParams();
   const scanned = work?.parts.find((p) => p.id === Number(search.get('part')));
   const opened = scanned && findLabelled(scanned.partId, lines, steps);
+  const [openedId, openedUnit = 0] = [opened?.id, opened?.unit];
   useEffect(() => {
-    if (!opened) return;
-    if (opened.unit > 0) setUnit(opened.unit);
-    setAt(opened.id);
-    // Only when it is scanned, not with every change of the work order.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [opened?.id]);
+    if (openedId === undefined) return;
+    if (openedUnit > 0) setUnit(openedUnit);
+    setAt(openedId);
+  }, [openedId, openedUnit]);
   useEffect(() => {
     setPanel('none');
     setFound([]);
@@ -164,7 +162,7 @@ export const Bench = () => {
       ? build.assemblies.find((a) => a.id === step.assembly)?.tapes[0]
       : undefined;
   const needs = sortOpen(lines, states).waiting.find((w) => w.step.id === line.id)?.needs ?? [];
-  const causeName = CAUSES.find(([key]) => key === clock.cause)?.[1];
+  const causeName = STOP_CAUSES.find(([key]) => key === clock.cause)?.[1];
   return (
     <Box
       height="100%"

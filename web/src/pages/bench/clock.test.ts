@@ -1,4 +1,5 @@
-import { CAUSES, FRESH, goOn, isClock, leave, printClock, spentBy, stand, stoodBy, stopsOf } from './clock.ts';
+import { STOP_CAUSES } from '@rubbet/core/steps';
+import { FRESH, goOn, isClock, leave, printClock, spentBy, stand, stoodBy, stopsOf } from './clock.ts';
 
 const MINUTE = 60_000;
 const at = (minutes: number): number => 1_800_000_000_000 + minutes * MINUTE;
@@ -37,5 +38,6 @@ describe('a person’s time on a step', () => {
   it.each([[null], [{}], [{ spent: '3', stops: {} }], ['x']])('%j that was kept is none', (kept) =>
     expect(isClock(kept)).toBe(false),
   );
-  it('has words for every cause', () => expect(new Set(CAUSES.map(([, words]) => words)).size).toBe(CAUSES.length));
+  it('has words for every cause', () =>
+    expect(new Set(STOP_CAUSES.map(([, words]) => words)).size).toBe(STOP_CAUSES.length));
 });

@@ -1,22 +1,13 @@
-/** What holds work up, with the words that stand on the buttons. */
-export const CAUSES = [
-  ['material', 'Waiting for material'],
-  ['tool', 'Tool or machine'],
-  ['help', 'Waiting for hands'],
-  ['drawing', 'Drawing or order unclear'],
-  ['weather', 'Weather'],
-  ['break', 'Break'],
-  ['other', 'Called away'],
-] as const;
-export type Cause = (typeof CAUSES)[number][0];
+import { STOP_CAUSES } from '@rubbet/core/steps';
+import type { StopCause } from '@rubbet/core/steps';
 
 /** A person's time on a step: what is spent and what stood still, ms, and since when it runs or stands. */
 export interface StepClock {
   readonly spent: number;
   /** When it last started, ms since 1970; undefined while nobody is at it. */
   readonly since?: number;
-  readonly cause?: Cause;
-  readonly stops: Readonly<Partial<Record<Cause, number>>>;
+  readonly cause?: StopCause;
+  readonly stops: Readonly<Partial<Record<StopCause, number>>>;
 }
 
 export const FRESH: StepClock = { spent: 0, stops: {} };
@@ -38,7 +29,7 @@ export const goOn = (clock: StepClock, now: number): StepClock => ({ ...settle(c
 /** The step is left for another: nothing runs. */
 export const leave = (clock: StepClock, now: number): StepClock => settle(clock, now);
 /** Work stands still, and why. */
-export const stand = (clock: StepClock, cause: Cause, now: number): StepClock => ({
+export const stand = (clock: StepClock, cause: StopCause, now: number): StepClock => ({
   ...settle(clock, now),
   since: now,
   cause,
@@ -51,8 +42,8 @@ export const stoodBy = ({ since, cause }: StepClock, now: number): number =>
   since === undefined || cause === undefined ? 0 : Math.max(0, now - since);
 
 /** Whole minutes that stood still, by cause. */
-export const stopsOf = (clock: StepClock, now: number): { readonly cause: Cause; readonly minutes: number }[] =>
-  CAUSES.flatMap(([cause]) => {
+export const stopsOf = (clock: StepClock, now: number): { readonly cause: StopCause; readonly minutes: number }[] =>
+  STOP_CAUSES.flatMap(([cause]) => {
     const minutes = Math.round((settle(clock, now).stops[cause] ?? 0) / 60_000);
     return minutes > 0 ? [{ cause, minutes }] : [];
   });

@@ -1,13 +1,12 @@
 import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
-import { isFarOff } from '@rubbet/core/steps';
+import { isFarOff, STOP_CAUSES, TROUBLES } from '@rubbet/core/steps';
+import type { StopCause, TroubleCause } from '@rubbet/core/steps';
 import type { PartGroup } from '@rubbet/core/unit';
 import type { WorkPart } from '../../data/types.ts';
 import { Button, QuietButton } from '../../parts/Button.tsx';
 import { LengthInput } from '../../parts/Fields.tsx';
 import { Len, Soft } from '../../parts/Text.tsx';
-import { CAUSES } from './clock.ts';
-import type { Cause } from './clock.ts';
 import { FractionKeys } from './FractionKeys.tsx';
 
 const Pick = chakra('button', {
@@ -136,17 +135,6 @@ export const MeasurePanel = ({
   );
 };
 
-/** What can be wrong, and what is done about it. */
-const TROUBLES = [
-  { cause: 'spoiled', name: 'Piece spoiled', piece: true, mend: 'Cut another' },
-  { cause: 'bowed', name: 'Piece bowed or split', piece: true, mend: 'Cut another' },
-  { cause: 'short stock', name: 'Not enough on the rack', piece: false, mend: 'Tell the office' },
-  { cause: 'missing hardware', name: 'Hardware missing', piece: false, mend: 'Tell the office' },
-  { cause: 'wrong drawing', name: 'Drawing is wrong', piece: false, mend: 'Tell the office' },
-  { cause: 'other', name: 'Something else', piece: false, mend: 'Tell the office' },
-] as const;
-export type TroubleCause = (typeof TROUBLES)[number]['cause'];
-
 /** Takes what went wrong: a piece that is cut again and planned anew, or what the office must mend. */
 export const TroublePanel = ({
   groups,
@@ -160,7 +148,7 @@ export const TroublePanel = ({
   readonly parts: ReadonlyMap<string, WorkPart>;
   readonly spoiled: (part: WorkPart, cause: TroubleCause) => Promise<void>;
   readonly tell: (cause: TroubleCause, mark: string, note: string) => Promise<void>;
-  readonly stop: (cause: Cause) => void;
+  readonly stop: (cause: StopCause) => void;
   readonly close: () => void;
 }) => {
   const [at, setAt] = useState<TroubleCause>(groups.length > 0 ? 'spoiled' : 'missing hardware');
@@ -225,7 +213,7 @@ export const TroublePanel = ({
         Or stop the clock
       </Box>
       <Box display="flex" gap={2} flexWrap="wrap" role="group" aria-label="Stop the clock">
-        {CAUSES.map(([cause, name]) => (
+        {STOP_CAUSES.map(([cause, name]) => (
           <Pick
             key={cause}
             onClick={() => {

@@ -1,7 +1,8 @@
 import { useCallback, useEffect, useState } from 'react';
 import { dropDraft, readDraft, writeDraft } from '../../data/drafts.ts';
 import { FRESH, goOn, isClock, leave, printClock, spentBy, stand, stoodBy, stopsOf } from './clock.ts';
-import type { Cause, StepClock } from './clock.ts';
+import type { StopCause } from '@rubbet/core/steps';
+import type { StepClock } from './clock.ts';
 
 const read = (key: string): StepClock => {
   const kept = readDraft<unknown>(key)?.value;
@@ -24,7 +25,7 @@ export const useClock = (key: string | undefined) => {
     const name = `clock:${key}`;
     const before = read(name);
     // What stood still when the page was closed stands still.
-    const open = before.cause === undefined ? goOn({ ...before, since: undefined } as StepClock, Date.now()) : before;
+    const open = before.cause === undefined ? goOn({ spent: before.spent, stops: before.stops }, Date.now()) : before;
     setClock(open);
     keep(name, open);
     const tick = setInterval(() => setNow(Date.now()), 1000);
@@ -50,7 +51,7 @@ export const useClock = (key: string | undefined) => {
     text: printClock(spentBy(clock, Math.max(now, clock.since ?? 0))),
     stood: printClock(stoodBy(clock, Math.max(now, clock.since ?? 0))),
     cause: clock.cause,
-    stand: (cause: Cause): void => change((c) => stand(c, cause, Date.now())),
+    stand: (cause: StopCause): void => change((c) => stand(c, cause, Date.now())),
     goOn: (): void => change((c) => goOn(c, Date.now())),
     /** What is logged with the step; the clock begins anew then. */
     read: () => ({ minutes: Math.round(spentBy(clock, Date.now()) / 60_000), stops: stopsOf(clock, Date.now()) }),

@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import useSWR from 'swr';
+import { readUnitKey } from '@rubbet/core/steps';
 import { api, ApiError } from '../../data/api.ts';
 import { draftKey, dropDraft, readDraft, writeDraft } from '../../data/drafts.ts';
 import { makeUuid } from '../../data/makeUuid.ts';
@@ -70,10 +71,10 @@ export const useWork = (id: string, me: Me | undefined) => {
           body: { version: entry.version, entry: entry.key, ...(late ? { at: entry.at } : {}), ...entry.body },
         });
         setAway(false);
-        // Known before the next one is sent, which is made on its version.
+        // There before the entry is gone from what is laid over it: the next one is made on its version, and nothing flickers.
+        await mutate(work, { revalidate: false });
         latest.current = work;
         put(afterSent(now.current, entry.key));
-        await mutate(work, { revalidate: false });
         answer?.({ state: 'sent', work });
         return true;
       } catch (e) {
@@ -172,7 +173,4 @@ export const useWork = (id: string, me: Me | undefined) => {
   };
 };
 
-const gateOf = (plan: WorkPlanData, key: string) => {
-  const id = key.split('@')[0];
-  return plan.steps.find((s) => s.id === id)?.gate;
-};
+const gateOf = (plan: WorkPlanData, key: string) => plan.steps.find((s) => s.id === readUnitKey(key).id)?.gate;

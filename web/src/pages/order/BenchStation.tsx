@@ -2,6 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { judgeAct, lifeOf } from '@rubbet/core/order';
+import { OPERATION_NAMES } from '@rubbet/core/steps';
 import useSWR from 'swr';
 import { api } from '../../data/api.ts';
 import type { ApiError } from '../../data/api.ts';
@@ -15,23 +16,13 @@ import { ChangeOrders } from './ChangeOrders.tsx';
 import { useStation } from './OrderPage.tsx';
 import { Troubles } from './Troubles.tsx';
 
-/** Names of blocks by their keys. */
-const BLOCKS: Readonly<Record<string, string>> = {
-  saw: 'cut',
-  frame: 'frame',
-  raise: 'raise',
-  build: 'build',
-  'coat-1': '1st coat',
-  'coat-2': '2nd coat',
-};
-
 /** What was timed so far, block by block, against what was planned for just those steps; and what the bench asks. */
 const AtWork = () => {
   const { order } = useStation();
   const { data: work, mutate } = useSWR<WorkOrder, ApiError>(`/orders/${order.id}/work-order`);
   const rows = useMemo(
     () =>
-      Object.entries(BLOCKS).flatMap(([op, name]) => {
+      Object.entries(OPERATION_NAMES).flatMap(([op, name]) => {
         const timed = (work?.steps ?? []).filter(
           (s) => s.op === op && s.state === 'done' && s.planned !== null && (s.minutes ?? 0) > 0,
         );
