@@ -57,6 +57,27 @@ describe('the stations', () => {
   });
 });
 
+describe('what is refused because it is being built', () => {
+  it.each<[OrderAct, RegExp]>([
+    ['revise', /Propose a change order at the Build station/],
+    ['quantity', /Copy it as a new order/],
+    ['method', /Copy it as a new order/],
+    ['customer', /Copy it as a new order/],
+    ['take back acceptance', /Copy it as a new order/],
+  ])('%s says what to do instead', (act, words) => {
+    const { refusal } = judgeAct(onBench, act);
+    expect(refusal?.why).toMatch(/logged work is never thrown away/);
+    expect(refusal?.why).toMatch(words);
+  });
+  it('is what a change order is for, and nothing else', () => {
+    expect(judgeAct(onBench, 'change order').refusal).toBeUndefined();
+    expect(judgeAct(planned, 'change order').refusal?.code).toBe('not-begun');
+    expect(judgeAct({ ...onBench, held: true }, 'change order').refusal?.code).toBe('on-hold');
+    expect(judgeAct(delivered, 'change order').refusal?.code).toBe('delivered');
+    expect(judgeAct(onBench, 'change order', ['shop']).refusal?.code).toBe('not-yours');
+  });
+});
+
 describe('what may happen to an order', () => {
   it.each<[string, OrderLife, OrderAct, string | undefined]>([
     ['a handed-over order is not revised', ended, 'revise', 'ended'],

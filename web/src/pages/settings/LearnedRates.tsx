@@ -9,9 +9,12 @@ import { Heading, Soft } from '../../parts/Text.tsx';
 import { FIELDS, showField, unitOf } from './fields.ts';
 
 const Head = chakra('th', {
-  base: { '&&': { textAlign: 'right' }, fontWeight: 400, color: 'soft', fontSize: '14px', pr: 4, py: 1 },
+  base: { fontWeight: 400, color: 'soft', fontSize: '14px', pr: 4, py: 1 },
 });
 const Cell = chakra('td', { base: { pr: 4, py: '6px', borderTop: '1px solid', borderColor: 'hair' } });
+
+/** Over figures. As a style of its own: heads of tables are set to the left for every page. */
+const RIGHT = { textAlign: 'right' } as const;
 
 /** A rate that has moved by less than this from what is kept is left alone, as a share. */
 const WORTH = 0.03;
@@ -39,12 +42,12 @@ export const LearnedRates = ({
         <table>
           <thead>
             <tr>
-              <Head style={{ textAlign: 'left' }}>Rate</Head>
-              <Head>Steps timed</Head>
-              <Head>Kept now</Head>
-              <Head>Learned</Head>
-              <Head>Half of them between</Head>
-              <Head>Small work, large work</Head>
+              <Head>Rate</Head>
+              <Head style={RIGHT}>Steps timed</Head>
+              <Head style={RIGHT}>Kept now</Head>
+              <Head style={RIGHT}>Learned</Head>
+              <Head style={RIGHT}>Half of them between</Head>
+              <Head style={RIGHT}>Small work, large work</Head>
               <Head />
             </tr>
           </thead>
