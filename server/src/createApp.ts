@@ -47,6 +47,8 @@ export const createApp = async (
           imgSrc: ["'self'", 'data:', 'blob:'],
           fontSrc: ["'self'", 'data:'],
           workerSrc: ["'self'", 'blob:'],
+          // A paper that was made is shown in its page.
+          frameSrc: ['blob:'],
           objectSrc: ["'none'"],
           frameAncestors: ["'none'"],
           baseUri: ["'self'"],

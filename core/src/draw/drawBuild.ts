@@ -4,6 +4,7 @@ import type { Pt } from '../geometry/index.ts';
 import { partsOf } from '../unit/index.ts';
 import type { Assembly, Build, Part } from '../unit/index.ts';
 import { boundsOfItems, dimension } from './dimensions.ts';
+import { drawApart, hasLayers } from './drawApart.ts';
 import { drawSection } from './drawSection.ts';
 import { paintOrder } from './paintOrder.ts';
 import { CAMERAS, faceCamera, flatArea, nearness, see, solidFaces, surfaceItems, toneOf } from './project.ts';
@@ -39,6 +40,7 @@ export const viewsOf = (build: Build): string[] => [
   'three',
   'section',
   ...build.assemblies.filter((a) => a.flat || a.kind === 'base' || a.kind === 'roof').map((a) => `panel:${a.id}`),
+  ...build.assemblies.filter((a) => hasLayers(build, a)).map((a) => `apart:${a.id}`),
 ];
 
 /** What is in view: a frame without its skins; a finished unit without the deck that its roofing hides. */
@@ -310,14 +312,19 @@ const drawPanel = (build: Build, assembly: Assembly, options: DrawOptions): Draw
 };
 
 /**
- * Draws a build: `front`, `back`, `left`, `right`, `plan`, `three`, or `panel:<assembly>` with marks and dimensions.
+ * Draws a build: `front`, `back`, `left`, `right`, `plan`, `three`, `section`, `panel:<assembly>` with marks and dimensions, or
+ * `apart:<assembly>`, a panel lying flat with what goes on its frame lifted off.
  * @throws ViewError naming the views there are
  */
 export const drawBuild = (build: Build, view: string, options: DrawOptions = {}): Drawing => {
   if (view === 'three') return drawThree(build, options);
   if (view === 'section') return drawSection(build);
   if (view in CAMERAS) return drawSquareOn(build, view, options);
-  const assembly = view.startsWith('panel:') ? build.assemblies.find((a) => a.id === view.slice(6)) : undefined;
+  const assembly = /^(panel|apart):/.test(view) ? build.assemblies.find((a) => a.id === view.slice(6)) : undefined;
   if (!assembly) throw new ViewError(view, viewsOf(build));
+  if (view.startsWith('apart:')) {
+    if (!hasLayers(build, assembly)) throw new ViewError(view, viewsOf(build));
+    return drawApart(build, assembly, options);
+  }
   return drawPanel(build, assembly, options);
 };

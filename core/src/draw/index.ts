@@ -1,6 +1,7 @@
 export * from './types.ts';
 export * from './drawBuild.ts';
 export * from './drawPads.ts';
+export { hasLayers } from './drawApart.ts';
 export * from './drawFoundation.ts';
 export { CAMERAS, see, toneOf } from './project.ts';
 export type { Camera } from './project.ts';

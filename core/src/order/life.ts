@@ -34,6 +34,7 @@ export type OrderAct =
   | 'make work order'
   | 'change order'
   | 'work'
+  | 'work there'
   | 'set delivery'
   | 'deliver'
   | 'take back delivery'
@@ -91,6 +92,8 @@ const untouched = untouchedOr(
 );
 const isAccepted: Guard = (o) =>
   o.accepted ? undefined : say('not-accepted', 'Only accepted orders go on: settle the price first.');
+const hasWorkOrder: Guard = (o) =>
+  o.work ? undefined : say('no-work-order', 'This order has no work order: make one at its Bench station.');
 
 /** Guards that hold for everything that moves an order on. */
 const ALIVE: readonly Guard[] = [notCancelled, notEnded];
@@ -161,13 +164,10 @@ export const ORDER_ACTS: Readonly<Record<OrderAct, ActRule>> = {
   },
   work: {
     roles: ['office', 'shop'],
-    guards: [
-      ...OPEN,
-      notHeld,
-      (o) =>
-        o.work ? undefined : say('no-work-order', 'This order has no work order: make one at its Bench station.'),
-    ],
+    guards: [...OPEN, notHeld, hasWorkOrder],
   },
+  // Loaded, driven, joined and finished at the customer's: until it is handed over, and by whoever drives it there.
+  'work there': { roles: ROLES, guards: [...ALIVE, notHeld, hasWorkOrder] },
   'set delivery': { roles: OFFICE, guards: [...OPEN, notHeld, isAccepted] },
   deliver: {
     roles: ['office', 'driver'],

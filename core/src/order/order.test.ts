@@ -78,6 +78,17 @@ describe('what is refused because it is being built', () => {
   });
 });
 
+describe('what is done at the customer’s', () => {
+  it('is ticked after it is delivered, until it is handed over, by drivers too', () => {
+    expect(judgeAct(delivered, 'work').refusal?.code).toBe('delivered');
+    expect(judgeAct(delivered, 'work there', ['driver']).refusal).toBeUndefined();
+    expect(judgeAct({ ...delivered, held: true }, 'work there').refusal?.code).toBe('on-hold');
+    expect(judgeAct(ended, 'work there').refusal?.code).toBe('ended');
+    expect(judgeAct(planned, 'work there').refusal?.code).toBe('no-work-order');
+    expect(judgeAct(delivered, 'work', ['driver']).refusal?.code).toBe('not-yours');
+  });
+});
+
 describe('what may happen to an order', () => {
   it.each<[string, OrderLife, OrderAct, string | undefined]>([
     ['a handed-over order is not revised', ended, 'revise', 'ended'],

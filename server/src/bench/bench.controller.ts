@@ -72,7 +72,7 @@ export class BenchController {
   }
 
   @Patch('steps/:step')
-  @May('work')
+  @May('work there')
   @Answers('WorkOrder')
   step(
     @Param('id', IdPipe) id: number,
@@ -85,7 +85,7 @@ export class BenchController {
 
   @Post('troubles')
   @HttpCode(200)
-  @May('work')
+  @May('work there')
   @Answers('WorkOrder')
   tell(@Param('id', IdPipe) id: number, @Body() body: TroubleDto, @Me() me: User) {
     return this.troubles.tell(id, body, me);
@@ -105,7 +105,7 @@ export class BenchController {
 
   @Post('photos')
   @HttpCode(200)
-  @May('work')
+  @May('work there')
   @Answers('WorkOrder')
   addPhoto(@Param('id', IdPipe) id: number, @Body() body: PhotoDto, @Me() me: User) {
     return this.photos.add(id, body, me);
@@ -120,7 +120,7 @@ export class BenchController {
   }
 
   @Delete('photos/:photo')
-  @May('work')
+  @May('work there')
   @Answers('WorkOrder')
   removePhoto(@Param('id', IdPipe) id: number, @Param('photo', IdPipe) photo: number, @Me() me: User) {
     return this.photos.remove(id, photo, me);

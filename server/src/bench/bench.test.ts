@@ -134,6 +134,42 @@ describe('at the bench', () => {
     const there = (await show(out)).parts[0];
     expect((await touch(out, there, { state: 'open' })).body).toMatchObject({ status: 409, code: 'delivered' });
   });
+  it('what is done there is ticked by the driver too, after it is delivered, until it is handed over', async () => {
+    const id = await app.byTitle('Sorrel, no window');
+    const driver = await app.as('driver');
+    const { steps } = await plan(id);
+    const rows = (await show(id)).steps;
+    const rowOf = (s: Step | undefined) => rows.find((r) => r.stepId === s?.id);
+    const tickAs = (who: Agent, row: WorkOrder['steps'][number] | undefined, change: object) =>
+      who.patch(`/api/orders/${id}/work-order/steps/${row?.id}`).send({ version: row?.version, ...change });
+    const there = rowOf(
+      steps.find(
+        (s) => !isBenchStep(s) && s.needs.every((n) => rowOf(steps.find((o) => o.id === n))?.state === 'done'),
+      ),
+    );
+    expect(there?.state).toBe('open');
+    const { body } = await tickAs(driver, there, { state: 'done', minutes: 9 }).expect(200);
+    expect((body as WorkOrder).steps.find((s) => s.id === there?.id)).toMatchObject({ state: 'done', minutes: 9 });
+    // What was built in the shop stays as it is, and is none of the driver's.
+    const inShop = rowOf(steps.find(isBenchStep));
+    expect((await tickAs(shop, inShop, { state: 'open' })).body).toMatchObject({ status: 409, code: 'delivered' });
+    expect((await tickAs(driver, inShop, { state: 'open' })).body).toMatchObject({ status: 403, code: 'not-yours' });
+    const told = await driver
+      .post(`/api/orders/${id}/work-order/troubles`)
+      .send({ step: there?.id, cause: 'other', note: 'The gate is locked.' })
+      .expect(200);
+    const trouble = (told.body as WorkOrder).troubles[0];
+    await office
+      .patch(`/api/orders/${id}/work-order/troubles/${trouble?.id}`)
+      .send({ version: trouble?.version, answer: 'The key is under the pot.' })
+      .expect(200);
+    await office
+      .post(`/api/orders/${id}/hand-over`)
+      .send({ version: (await app.order(id)).version })
+      .expect(200);
+    const now = (await show(id)).steps.find((s) => s.id === there?.id);
+    expect((await tickAs(driver, now, { state: 'open' })).body).toMatchObject({ status: 409, code: 'ended' });
+  });
   it('what is logged is never thrown away by a revision', async () => {
     const id = await app.byTitle('Sorrel');
     const now = await app.order(id);

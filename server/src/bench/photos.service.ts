@@ -3,12 +3,12 @@ import type { User } from '../auth/auth.answers.ts';
 import { noteDeed } from '../database/audit.ts';
 import { DB } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
+import { lockOrder } from '../database/locks.ts';
 import { transact } from '../database/transact.ts';
-import { takeForAct } from '../orders/life.ts';
 import type { WorkOrder } from './bench.answers.ts';
 import type { PhotoDto } from './bench.dto.ts';
 import { Bench } from './bench.service.ts';
-import { stepOfRow } from './troubleRows.ts';
+import { takeForStep } from './takeForStep.ts';
 import { readWork } from './workPlans.ts';
 
 /** Largest photo, bytes, and most of one work order. */
@@ -43,9 +43,8 @@ export class Photos {
     if (bytes.length > MOST_BYTES)
       throw new BadRequestException({ code: 'invalid', message: 'The photo must be under 370 KB: take it smaller.' });
     return transact(this.db, async (trx) => {
-      await takeForAct(trx, orderId, 'work');
-      const work = await readWork(trx, orderId);
-      const stepId = await stepOfRow(trx, work.id, body.step);
+      const { work, row } = await takeForStep(trx, orderId, { id: body.step }, me);
+      const stepId = row.step_id;
       const { n } = (await trx('work_photos').where({ work_order_id: work.id }).count('* as n').first()) as unknown as {
         n: number;
       };
@@ -82,10 +81,13 @@ export class Photos {
 
   remove(orderId: number, id: number, me: User): Promise<WorkOrder> {
     return transact(this.db, async (trx) => {
-      await takeForAct(trx, orderId, 'work');
-      const work = await readWork(trx, orderId);
-      if ((await trx('work_photos').where({ id, work_order_id: work.id }).delete()) === 0)
-        throw new NotFoundException({ code: 'not-found', message: 'This photo is not there any more.' });
+      await lockOrder(trx, orderId);
+      const { id: workId } = await readWork(trx, orderId);
+      const photo = (await trx('work_photos').where({ id, work_order_id: workId }).first('step_id')) as
+        { step_id: string } | undefined;
+      if (!photo) throw new NotFoundException({ code: 'not-found', message: 'This photo is not there any more.' });
+      await takeForStep(trx, orderId, photo, me);
+      await trx('work_photos').where({ id }).delete();
       await noteDeed(trx, me, {
         action: 'take out photo',
         entity: 'step',

@@ -15,6 +15,7 @@ import type { WorkOrder, WorkPart } from './bench.answers.ts';
 import type { PartChangeDto, StepChangeDto } from './bench.dto.ts';
 import { Bench } from './bench.service.ts';
 import { isKnown, noteEntry } from './entries.ts';
+import { takeForStep } from './takeForStep.ts';
 import { readWork } from './workPlans.ts';
 import { judgeSteps, readParts, readStepRows } from './workRows.ts';
 
@@ -83,11 +84,7 @@ export class Ticks {
 
   changeStep(orderId: number, stepId: number, body: StepChangeDto, me: User): Promise<WorkOrder> {
     return this.once(orderId, body.entry, async (trx) => {
-      await takeForAct(trx, orderId, 'work');
-      const work = await readWork(trx, orderId);
-      const row = (await trx('work_steps').where({ id: stepId, work_order_id: work.id }).first()) as
-        { step_id: string; minutes: number | null; gate: unknown } | undefined;
-      if (!row) throw new NotFoundException({ code: 'not-found', message: 'This step is not in the work order.' });
+      const { work, row } = await takeForStep(trx, orderId, { id: stepId }, me);
       const rows = await readStepRows(trx, work.id);
       const { lines, states } = rows;
       const refuse = (message: string): never => {

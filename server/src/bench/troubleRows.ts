@@ -1,4 +1,3 @@
-import { NotFoundException } from '@nestjs/common';
 import type { Db } from '../database/connect.ts';
 import type { Trouble } from './bench.answers.ts';
 
@@ -20,11 +19,3 @@ export const readTroubles = async (db: Db, workId: number): Promise<Trouble[]> =
       'answer',
       'version',
     )) as Trouble[];
-
-/** The name of a step's row. @throws NotFoundException where the work order has no such row */
-export const stepOfRow = async (db: Db, workId: number, row: number): Promise<string> => {
-  const step = (await db('work_steps').where({ id: row, work_order_id: workId }).first('step_id')) as
-    { step_id: string } | undefined;
-  if (!step) throw new NotFoundException({ code: 'not-found', message: 'This step is not in the work order.' });
-  return step.step_id;
-};

@@ -9,7 +9,7 @@ import { takeForAct } from '../orders/life.ts';
 import type { WorkOrder } from './bench.answers.ts';
 import type { SolveDto, TroubleDto } from './bench.dto.ts';
 import { Bench } from './bench.service.ts';
-import { stepOfRow } from './troubleRows.ts';
+import { takeForStep } from './takeForStep.ts';
 import { readWork } from './workPlans.ts';
 
 /** What stops somebody at the bench and is not theirs to mend: told to the office, which says what is to be done. */
@@ -22,9 +22,8 @@ export class Troubles {
 
   tell(orderId: number, body: TroubleDto, me: User): Promise<WorkOrder> {
     return transact(this.db, async (trx) => {
-      await takeForAct(trx, orderId, 'work');
-      const work = await readWork(trx, orderId);
-      const stepId = await stepOfRow(trx, work.id, body.step);
+      const { work, row } = await takeForStep(trx, orderId, { id: body.step }, me);
+      const stepId = row.step_id;
       const { cause, mark = '', note = '' } = body;
       const [id] = (await trx('work_troubles').insert({
         work_order_id: work.id,
@@ -47,7 +46,7 @@ export class Troubles {
   /** Says what is to be done, once: whoever answers the same on an old version is refused with both. */
   solve(orderId: number, id: number, body: SolveDto, me: User): Promise<WorkOrder> {
     return transact(this.db, async (trx) => {
-      await takeForAct(trx, orderId, 'work');
+      await takeForAct(trx, orderId, 'work there');
       const work = await readWork(trx, orderId);
       if (!(await trx('work_troubles').where({ id, work_order_id: work.id }).first('id')))
         throw new NotFoundException({ code: 'not-found', message: 'There is no such trouble at this work order.' });

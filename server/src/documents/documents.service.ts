@@ -10,7 +10,7 @@ import { Orders } from '../orders/orders.service.ts';
 import { Settings } from '../settings/settings.service.ts';
 import { Pool } from '../work/pool.ts';
 import type { Caller } from '../work/pool.ts';
-import type { PaperFor } from '../work/tasks.ts';
+import type { PaperFor, Say } from '../work/tasks.ts';
 
 /** What papers are drawn from: a kept plan, or a computation of now. */
 export type MadeFrom = Pick<WorkPlan, 'build' | 'steps' | 'takeoff' | 'summary' | 'foundation' | 'brief' | 'method'> &
@@ -59,12 +59,17 @@ export class Documents {
     units: UnitChoice | null,
     caller: Caller = 'person',
     signal?: AbortSignal,
+    say?: Say,
   ): Promise<Buffer> {
     return this.inTurn(caller, async () => {
       const order = await this.orders.find(id);
       const [source, paper] = await Promise.all([this.orders.sourceOf(order), this.paper(units)]);
       return Buffer.from(
-        await this.pool.run('workOrderPdf', { order, source, paper }, { for: caller, ...(signal ? { signal } : {}) }),
+        await this.pool.run(
+          'workOrderPdf',
+          { order, source, paper },
+          { for: caller, ...(signal ? { signal } : {}), ...(say ? { say } : {}) },
+        ),
       );
     });
   }

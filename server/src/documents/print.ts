@@ -1,10 +1,12 @@
 import { createRequire } from 'node:module';
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces.js';
+import { placeBlocks } from './placeBlocks.ts';
 import { unpackedFont } from './unpackWoff.ts';
 
 const require = createRequire(import.meta.url);
 interface PdfMake {
   setFonts(fonts: Record<string, Record<string, string>>): void;
+  setProgressCallback(callback: (part: number) => void): void;
   setUrlAccessPolicy(policy: (url: string) => boolean): void;
   setLocalAccessPolicy(policy: (path: string) => boolean): void;
   createPdf(doc: TDocumentDefinitions): { getBuffer(): Promise<Buffer> };
@@ -50,14 +52,23 @@ export const TAPE = '#F2C230';
 export const CHALK = '#1F55A8';
 export const KEEL = '#B93A25';
 
+const BLOCK = 'begins';
+/** A headline level that nothing else has: it marks a place that is measured. */
+const MARK = 99;
+
+/** Something that is read as one: it begins a page of its own where it would be torn, if the page before is well begun. */
+export const asBlock = (content: readonly Content[]): Content[] => {
+  const [first, ...rest] = content;
+  return first === undefined ? [] : [{ stack: [first], [BLOCK]: true } as Content, ...rest];
+};
+
 /** A heading over a thin rule. */
-export const heading = (text: string, size = 15, breakBefore = false): Content => ({
+export const heading = (text: string, size = 15): Content => ({
   stack: [
     { text, font: 'Archivo', bold: true, fontSize: size, color: INK },
     { canvas: [{ type: 'line', x1: 0, y1: 2, x2: 523, y2: 2, lineWidth: 1.2, lineColor: INK }] },
   ],
   margin: [0, 10, 0, 6],
-  ...(breakBefore ? { pageBreak: 'before' as const } : {}),
 });
 
 /** A table with thin rules between rows and a ruled head. */
@@ -121,22 +132,119 @@ export const plainMarks = (node: unknown): unknown => {
 /** The font files that paper is set in. */
 export const PRINT_FONTS: readonly string[] = [...known];
 
+const isBlock = (c: Content): c is Content & object => typeof c === 'object' && BLOCK in c;
+
+/** Of how many rows a table is. */
+const rowsOf = (c: Content): { rows?: number } =>
+  typeof c === 'object' && 'table' in c && c.table ? { rows: c.table.body.length } : {};
+
+/** A page that nothing comes to the end of, points. */
+const ENDLESS = 1_000_000;
+
+/** Raised to end a layout that is only measured. */
+class Measured extends Error {}
+
+/** Whether something is never torn: a picture, a row of columns, what says so. */
+const isWhole = (c: Content): boolean => {
+  if (typeof c !== 'object' || Array.isArray(c)) return false;
+  if ('unbreakable' in c && c.unbreakable) return true;
+  if ('stack' in c) return c.stack?.length === 1 && isWhole(c.stack[0] as Content);
+  return 'columns' in c || 'svg' in c || 'canvas' in c;
+};
+
+/** The same with its pictures blank: they take the same room, and are not read. */
+const blank = (node: unknown): unknown => {
+  if (Array.isArray(node)) return node.map(blank);
+  if (typeof node !== 'object' || node === null) return node;
+  return Object.fromEntries(
+    Object.entries(node).map(([k, v]) => [
+      k,
+      k === 'svg' && typeof v === 'string' ? `${v.slice(0, v.indexOf('>') + 1)}</svg>` : blank(v),
+    ]),
+  );
+};
+
+/** How high each of some contents is, points: they are set on a page without end, which is not drawn. */
+const measureHeights = async (
+  doc: TDocumentDefinitions,
+  content: readonly Content[],
+  wide: number,
+): Promise<number[]> => {
+  // What cannot be torn is laid out apart, so that places are only known of what stands between.
+  const mark = (): Content => ({ text: ' ', fontSize: 1, lineHeight: 0.1, headlineLevel: MARK });
+  const at: number[] = [];
+  try {
+    await pdfmake
+      .createPdf({
+        ...doc,
+        pageSize: { width: wide, height: ENDLESS },
+        content: [...content.flatMap((c) => [mark(), c]), mark()],
+        pageBreakBefore: (node) => {
+          if (node.headlineLevel === MARK) at.push(node.startPosition.top);
+          if (at.length > content.length) throw new Measured();
+          return false;
+        },
+      })
+      .getBuffer();
+  } catch (error) {
+    if (!(error instanceof Measured)) throw error;
+  }
+  return at.slice(1).map((y, i) => y - (at[i] as number));
+};
+
+/** Share of the time that is spent before pages are drawn. */
+const MEASURED = 0.5;
+
+/** Margins over and under what is set, points. */
+const TOP = 44;
+const FOOT = 48;
+
 /** Typesets a document on letter paper or A4 with a foot line, and a line over every page where one is given. */
-export const printPdf = (
+export const printPdf = async (
   title: string,
   foot: string,
   content: Content[],
   paper: 'letter' | 'a4' = 'letter',
   head?: string,
-): Promise<Buffer> =>
-  pdfmake
+  /** Hears how far it is, 0 to 1. */
+  say: (part: number) => void = () => undefined,
+): Promise<Buffer> => {
+  const [wide, high] = paper === 'a4' ? [595.28, 841.89] : [612, 792];
+  const doc = {
+    // Everything is laid out 523 points wide, which both papers hold.
+    pageMargins: (paper === 'a4' ? [36, TOP, 36, FOOT] : [44, TOP, 44, FOOT]) as [number, number, number, number],
+    defaultStyle: { font: 'Atkinson', fontSize: 10, color: INK, lineHeight: 1.2 },
+  };
+  // Typesetting writes into what it is given: each time it is given its own.
+  const fresh = (): Content[] => plainMarks(content) as Content[];
+  const set = fresh();
+  if (set.some(isBlock)) {
+    const inner = high - TOP - FOOT;
+    const heights = await measureHeights({ ...doc, content: [] }, blank(fresh()) as Content[], wide);
+    const anew = placeBlocks(
+      set.map((c, i) => ({
+        height: (heights[i] as number) / inner,
+        whole: isWhole(c),
+        begins: isBlock(c),
+        ...rowsOf(c),
+      })),
+    );
+    set.forEach((c, i) => anew[i] && Object.assign(c, { pageBreak: 'before' }));
+  }
+  say(MEASURED);
+  // A paper after the other in a thread: what is set now is this one.
+  let said = 0;
+  pdfmake.setProgressCallback((part) => {
+    if (part - said < 0.05) return;
+    said = part;
+    say(MEASURED + part * (1 - MEASURED));
+  });
+  return pdfmake
     .createPdf({
+      ...doc,
       pageSize: paper === 'a4' ? 'A4' : 'LETTER',
-      // Everything is laid out 523 points wide, which both papers hold.
-      pageMargins: paper === 'a4' ? [36, 44, 36, 48] : [44, 44, 44, 48],
       info: { title, author: 'Rubbet', creator: 'Rubbet' },
-      defaultStyle: { font: 'Atkinson', fontSize: 10, color: INK, lineHeight: 1.2 },
-      content: plainMarks(content) as Content[],
+      content: set,
       ...(head === undefined
         ? {}
         : {
@@ -157,6 +265,7 @@ export const printPdf = (
       }),
     })
     .getBuffer();
+};
 
 /** Typesets a document of sizes of its own, without head and foot: sheets of stickers. */
 export const printPlain = (

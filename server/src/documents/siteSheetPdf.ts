@@ -9,7 +9,7 @@ import type { Support } from '@rubbet/core/site';
 import { visitItems } from '../visit/visitItems.ts';
 import { textIn } from './paper.ts';
 import type { Paper } from './paper.ts';
-import { heading, KEEL, printPdf, SOFT, table, TAPE } from './print.ts';
+import { asBlock, heading, KEEL, printPdf, SOFT, table, TAPE } from './print.ts';
 
 /** What one pad is stacked of, in words. */
 const stackText = (s: Support, show: Show): string =>
@@ -42,7 +42,7 @@ export const groundPages = (c: MadeFrom, show: Show, breakBefore = false): Conte
     );
     content.push(
       ...(breakBefore
-        ? [heading('Your ground', 15, true), { svg: plan, width: 330, alignment: 'center' as const }, pads]
+        ? asBlock([heading('Your ground', 15), { svg: plan, width: 330, alignment: 'center' }, pads])
         : [
             {
               unbreakable: true,

@@ -1,5 +1,6 @@
 import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
+import { MessageChannel } from 'node:worker_threads';
 import { HttpException, Injectable } from '@nestjs/common';
 import type { OnApplicationShutdown } from '@nestjs/common';
 import { Piscina } from 'piscina';
@@ -10,7 +11,7 @@ import { WorkPlanError } from '@rubbet/core/order';
 import { SurveyError } from '@rubbet/core/site';
 import { Turns } from '../common/turns.ts';
 import { TASKS } from './tasks.ts';
-import type { TaskInput, TaskName, TaskResult } from './tasks.ts';
+import type { Say, TaskInput, TaskName, TaskResult } from './tasks.ts';
 import type { Failed } from './worker.ts';
 
 /** For whom a task is done: customers' links wait for each other, never anybody of the shop for them. */
@@ -76,9 +77,10 @@ export class Pool implements OnApplicationShutdown {
   async run<K extends TaskName>(
     name: K,
     input: TaskInput<K>,
-    options: { readonly for?: Caller; readonly signal?: AbortSignal } = {},
+    options: { readonly for?: Caller; readonly signal?: AbortSignal; readonly say?: Say } = {},
   ): Promise<TaskResult<K>> {
-    if (this.#inline) return (await (TASKS[name] as (i: unknown) => unknown)(input)) as TaskResult<K>;
+    const { say = () => undefined } = options;
+    if (this.#inline) return (await (TASKS[name] as (i: unknown, say: Say) => unknown)(input, say)) as TaskResult<K>;
     const line = options.for === 'link' ? this.#links : options.for === 'job' ? this.#jobs : undefined;
     const turn = line?.take('pool', WAITING);
     if (line && !turn) throw busy();
@@ -86,8 +88,13 @@ export class Pool implements OnApplicationShutdown {
     try {
       const pool = this.#threads();
       if (pool.queueSize >= QUEUE) throw busy();
-      const answer = (await pool.run({ name, input }, options.signal ? { signal: options.signal } : {})) as
-        { done: TaskResult<K> } | { failed: Failed };
+      const { port1: mine, port2: port } = new MessageChannel();
+      mine.on('message', say);
+      // It holds nobody up who wants to end.
+      mine.unref();
+      const answer = (await pool
+        .run({ name, input, port }, { transferList: [port], ...(options.signal ? { signal: options.signal } : {}) })
+        .finally(() => mine.close())) as { done: TaskResult<K> } | { failed: Failed };
       if ('failed' in answer) throw revive(answer.failed);
       return answer.done;
     } finally {

@@ -59,6 +59,9 @@ const madeFrom = (
 ): Pick<WorkPlan, 'build' | 'steps' | 'takeoff' | 'summary' | 'operations' | 'method' | 'foundation' | 'brief'> &
   Partial<Pick<WorkPlan, 'batch' | 'quantity'>> => ('plan' in source ? readPlan(source.plan) : compute(source));
 
+/** Hears how far something is, 0 to 1. */
+export type Say = (part: number) => void;
+
 /** Whose paper it is, as it travels to another thread. */
 export interface PaperFor {
   readonly units: Units;
@@ -193,15 +196,18 @@ export const TASKS = {
       };
     });
   },
-  workOrderPdf: ({
-    order,
-    source,
-    paper,
-  }: {
-    readonly order: Order;
-    readonly source: Source;
-    readonly paper: PaperFor;
-  }) => workOrderPdf(order, madeFrom(source), paperOf(paper)),
+  workOrderPdf: (
+    {
+      order,
+      source,
+      paper,
+    }: {
+      readonly order: Order;
+      readonly source: Source;
+      readonly paper: PaperFor;
+    },
+    say?: Say,
+  ) => workOrderPdf(order, madeFrom(source), paperOf(paper), say),
   siteSheetPdf: ({
     order,
     source,

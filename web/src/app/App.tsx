@@ -116,6 +116,11 @@ const router = createBrowserRouter([
         errorElement: <Fault />,
       },
       { path: '/p/:id/:part', element: page(() => import('../pages/bench/Labelled.tsx'), 'Labelled') },
+      {
+        path: '/print/:id',
+        element: page(() => import('../pages/print/WorkOrderPaper.tsx'), 'WorkOrderPaper'),
+        errorElement: <Fault />,
+      },
       { path: '/bench/:id', element: page(() => import('../pages/bench/Bench.tsx'), 'Bench'), errorElement: <Fault /> },
       {
         path: '/',

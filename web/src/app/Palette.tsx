@@ -58,7 +58,7 @@ const useOrderActions = (me: Me, close: () => void): Action[] => {
   return [
     ...(order.revision
       ? [
-          { name: `Print the work order of ${order.id}`, run: open(`/api/orders/${order.id}/work-order.pdf`) },
+          { name: `Print the work order of ${order.id}`, run: open(`/print/${order.id}`) },
           { name: `Print the site sheet of ${order.id}`, run: open(`/api/orders/${order.id}/site-sheet.pdf`) },
         ]
       : []),

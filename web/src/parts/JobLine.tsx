@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { useNotice } from './Notice.tsx';
 import { Button, LinkButton, QuietButton } from './Button.tsx';
+import { TapeProgress } from './TapeProgress.tsx';
 import { Soft } from './Text.tsx';
 import type { useJob } from '../data/useJob.ts';
 
@@ -28,26 +29,7 @@ export const JobLine = ({
       )}
       {job && running && (
         <Box flex="1 1 220px" maxW="420px">
-          <Box
-            role="progressbar"
-            aria-label={job.note || 'Waiting'}
-            aria-valuenow={Math.round(job.progress * 100)}
-            aria-valuemin={0}
-            aria-valuemax={100}
-            height="14px"
-            bg="tapeoff"
-            border="1px solid"
-            borderColor="tick"
-          >
-            <Box
-              height="100%"
-              bg="tape"
-              width={`${Math.round(job.progress * 100)}%`}
-              backgroundImage="repeating-linear-gradient(90deg,#5A4300 0 1px,transparent 1px 8px)"
-              backgroundSize="100% 6px"
-              backgroundRepeat="no-repeat"
-            />
-          </Box>
+          <TapeProgress part={job.progress} name={job.note || 'Waiting'} />
           <Soft>{job.note || 'Waiting for its turn'} …</Soft>
         </Box>
       )}

@@ -7,7 +7,7 @@ import { findItem } from '@rubbet/core/stock';
 import type { MadeFrom } from '../documents.service.ts';
 import { rollSvg, seamLines, sheetSvg, stripLines, usedOf } from '../layouts.ts';
 import { stickBar } from '../pictures.ts';
-import { heading, SOFT } from '../print.ts';
+import { asBlock, heading, SOFT } from '../print.ts';
 
 /** Equal ones together, in order of first appearance. */
 export const countEqual = <T>(list: readonly T[]): { readonly one: T; readonly count: number }[] => {
@@ -81,8 +81,8 @@ const rollPages = (c: MadeFrom, show: Show): Content[] => {
 /** What the saw works by: sticks, sheets and rolls of all units together. */
 export const cutPages = (c: MadeFrom, show: Show): Content[] => {
   const { sticks, sheets } = cutPlansOf(c);
-  return [
-    heading('Sticks', 15, true),
+  return asBlock([
+    heading('Sticks', 15),
     {
       text: sticks.proved
         ? 'No plan costs less.'
@@ -92,5 +92,5 @@ export const cutPages = (c: MadeFrom, show: Show): Content[] => {
     ...stickPages(sticks.sticks, show),
     ...rollPages(c, show),
     ...sheetPages(sheets.sheets, show),
-  ];
+  ]);
 };

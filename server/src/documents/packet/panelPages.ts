@@ -1,5 +1,5 @@
 import type { Content } from 'pdfmake/interfaces.js';
-import { drawBuild, drawTemplate } from '@rubbet/core/draw';
+import { drawBuild, drawTemplate, hasLayers } from '@rubbet/core/draw';
 import type { Drawing } from '@rubbet/core/draw';
 import { writeSvg } from '@rubbet/core/formats';
 import type { Show } from '@rubbet/core/order';
@@ -9,12 +9,13 @@ import type { Assembly, Part, Tape } from '@rubbet/core/unit';
 import type { MadeFrom } from '../documents.service.ts';
 import { textIn } from '../paper.ts';
 import { tapeSvg } from '../pictures.ts';
-import { heading, KEEL } from '../print.ts';
+import { asBlock, heading, KEEL } from '../print.ts';
 import { narrowTable, partTable } from './parts.ts';
 import { stepLine } from './stepLines.ts';
 
 /** Size of a panel's picture beside its steps, and of what is small, points. */
 const BESIDE = { wide: 262, high: 190 } as const;
+const APART = { wide: 96, high: 74 } as const;
 const ALONE = { wide: 500, high: 190 } as const;
 const LITTLE = { wide: 150, high: 96 } as const;
 const SMALL: ReadonlySet<Assembly['kind']> = new Set(['door', 'lid', 'fittings']);
@@ -32,6 +33,16 @@ const picture = (drawing: Drawing, show: Show, most: { readonly wide: number; re
   const wide = Math.min(most.wide, (most.high * (x1 - x0)) / Math.max(1, y1 - y0));
   return { svg: writeSvg(drawing, wide * 1.6, textIn(show)), width: wide, alignment: 'center', margin: [0, 2, 0, 6] };
 };
+
+/** A step that puts something on the panel's frame shows it lifted off. */
+const apart = (c: MadeFrom, a: Assembly, step: Step, show: Show): Content | undefined =>
+  step.verb === 'skin' && hasLayers(c.build, a)
+    ? {
+        width: APART.wide,
+        svg: writeSvg(drawBuild(c.build, `apart:${a.id}`, { highlight: step.parts }), APART.wide * 2, textIn(show)),
+        fit: [APART.wide, APART.high],
+      }
+    : undefined;
 
 /** A tape with its marks. */
 const pull = (tape: Tape, show: Show): Content => ({
@@ -63,52 +74,18 @@ const templates = (parts: readonly Part[], show: Show): Content[] => {
   }));
 };
 
-/** What things take on a page, points: letters to a line of a part's name, and heights. */
-const PAGE = 692;
-const NAME = 26;
-const HIGH = { heading: 44, step: 30, tape: 62, row: 16, line: 12, templates: 66 } as const;
-
-/** About how high a panel's page is: enough to tell how much of its last page it leaves free. */
-const measurePanel = (a: Assembly, parts: readonly Part[], steps: readonly Step[]): number => {
-  const groups = groupParts(parts);
-  const words = steps.reduce((n, s) => n + Math.ceil(s.text.join(' ').length / 52) * HIGH.line, 0);
-  const rows = groups.reduce<number>(
-    (n, g) =>
-      n +
-      HIGH.row +
-      HIGH.line * (Math.ceil((g.part.name.length + (g.part.fit === 'cut to length' ? 0 : 18)) / NAME) - 1) +
-      HIGH.line * Math.ceil(g.part.notches.join('; ').length / 40),
-    HIGH.row,
-  );
-  const drawn = groups.filter((g) => drawTemplate(g.part)).length;
-  return (
-    HIGH.heading +
-    Math.max(BESIDE.high + 20, words + steps.length * HIGH.step) +
-    a.tapes.length * HIGH.tape +
-    rows +
-    Math.ceil(drawn / IN_ROW) * HIGH.templates
-  );
-};
-
-/** Share of a page that may be taken already where a panel still begins on it; from the other on, what is next falls over by itself. */
-const BEGUN = 0.4;
-const FULL = 0.94;
-/** What is taken of a page nobody has measured. */
-const UNKNOWN = 0.5;
-
 /**
  * A page for each panel that is framed on the bench: its picture beside its steps, its tapes, its parts with both dimensions and
  * ends, its templates. What is small goes on with others on one page; where a panel ends early on a second page, the next begins there.
  */
 export const panelPages = (c: MadeFrom, numbers: ReadonlyMap<string, number>, show: Show): Content[] => {
-  let taken = UNKNOWN;
   return c.build.assemblies.flatMap((a): Content[] => {
     const mine = partsOf(c.build.parts, a.id);
     if (mine.length === 0) return [];
     const steps = c.steps.filter((s) => s.assembly === a.id && isPanelStep(s));
     const drawing = drawBuild(c.build, `panel:${a.id}`);
     const said = new Set<string>();
-    const lines = steps.map((s) => stepLine(s, numbers.get(s.id) ?? 0, show, said));
+    const lines = steps.map((s) => stepLine(s, numbers.get(s.id) ?? 0, show, said, apart(c, a, s, show)));
     const diagonals: Content[] = a.square
       ? [
           {
@@ -120,19 +97,17 @@ export const panelPages = (c: MadeFrom, numbers: ReadonlyMap<string, number>, sh
       : [];
     // What has a tape is laid out on the bench, and has a page of its own.
     if (a.tapes.length > 0 && lines.length > 0 && !SMALL.has(a.kind)) {
-      const anew = taken > BEGUN && taken < FULL;
-      const height = measurePanel(a, mine, steps) / PAGE + (anew || taken >= FULL ? 0 : taken);
-      // What is nearly full may just as well have spilled a little: the next begins where there is room.
-      taken = height < FULL ? height : height < 1 + BEGUN ? FULL : height % 1;
-      return [
+      return asBlock([
         {
           unbreakable: true,
-          ...(anew ? { pageBreak: 'before' as const } : {}),
           stack: [
             heading(capital(a.name), 15),
             {
               columns: [
-                { width: BESIDE.wide, stack: [picture(drawing, show, BESIDE), ...diagonals] },
+                {
+                  width: BESIDE.wide,
+                  stack: [picture(drawing, show, BESIDE), ...diagonals],
+                },
                 { width: '*', stack: lines },
               ],
               columnGap: 14,
@@ -142,10 +117,9 @@ export const panelPages = (c: MadeFrom, numbers: ReadonlyMap<string, number>, sh
         ...a.tapes.map((tape) => pull(tape, show)),
         partTable(mine, show),
         ...templates(mine, show),
-      ];
+      ]);
     }
     // What is small fills up what is left.
-    taken = UNKNOWN;
     const few = groupParts(mine).length <= FEW;
     return few
       ? [

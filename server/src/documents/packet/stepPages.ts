@@ -5,7 +5,7 @@ import type { Show } from '@rubbet/core/order';
 import type { Step } from '@rubbet/core/steps';
 import type { MadeFrom } from '../documents.service.ts';
 import { textIn } from '../paper.ts';
-import { heading } from '../print.ts';
+import { asBlock, heading } from '../print.ts';
 import { isPanelStep } from './panelPages.ts';
 import { stepLine } from './stepLines.ts';
 
@@ -35,8 +35,8 @@ export const stepPages = (c: MadeFrom, numbers: ReadonlyMap<string, number>, sho
       : undefined;
     return stepLine(s, numbers.get(s.id) ?? 0, show, said, picture);
   };
-  return [
-    heading('Steps', 15, true),
+  return asBlock([
+    heading('Steps', 15),
     { text: 'Steps that are done to a panel lying flat stand on its page.', fontSize: 8.5, margin: [0, 0, 0, 4] },
     ...PLACES.flatMap(([place, name]): Content[] => {
       const lines = rest.filter((s) => s.place === place).map(lineOf);
@@ -53,5 +53,5 @@ export const stepPages = (c: MadeFrom, numbers: ReadonlyMap<string, number>, sho
         })),
       ];
     }),
-  ];
+  ]);
 };

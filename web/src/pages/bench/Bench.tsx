@@ -2,8 +2,9 @@ import { Box } from '@chakra-ui/react';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, Navigate, useParams, useSearchParams } from 'react-router';
 import { groupParts } from '@rubbet/core/unit';
-import { drawBuild } from '@rubbet/core/draw';
-import { findNextStep, isRead, lineUnits, sortOpen, STOP_CAUSES, unitKey } from '@rubbet/core/steps';
+import { drawBuild, hasLayers } from '@rubbet/core/draw';
+import { ORDER_ACTS } from '@rubbet/core/order';
+import { findNextStep, isBenchStep, isRead, lineUnits, sortOpen, STOP_CAUSES, unitKey } from '@rubbet/core/steps';
 import type { UnitLine } from '@rubbet/core/steps';
 import { api } from '../../data/api.ts';
 import { useMe } from '../../data/hooks.ts';
@@ -75,6 +76,10 @@ export const Bench = () => {
   }, [work?.parts, build, units, unit]);
   const drawing = useMemo(() => {
     if (!build || !step) return undefined;
+    // Skin and floor go on a panel that lies flat: seen lifted off it.
+    const own = build.assemblies.find((a) => a.id === step.assembly);
+    const apart = step.verb === 'skin' && own !== undefined && hasLayers(build, own) && step.view === `panel:${own.id}`;
+    if (apart) return drawBuild(build, `apart:${own.id}`, { highlight: step.parts });
     const panelView = step.view.startsWith('panel:') ? step.view : 'three';
     return drawBuild(
       build,
@@ -152,7 +157,9 @@ export const Bench = () => {
   if (noPlan && !plan) throw noPlan;
   if (!work || !plan || !build || !step || !line) return <Loading />;
   const done = row?.state === 'done';
-  const mayTick = me?.roles.some((r) => r !== 'driver') ?? false;
+  // What is done in the shop is the shop's to tick; what is done there is whoever's who is there.
+  const mayTick =
+    me?.roles.some((r) => ORDER_ACTS[isBenchStep(step) ? 'work' : 'work there'].roles.includes(r)) ?? false;
   const tabs = nameTabs(steps, build);
   const inTab = (key: string): UnitLine[] => mine.filter((l) => tabOf(byId.get(l.stepId) ?? step) === key);
   const groups = groupParts(build.parts.filter((p) => step.parts.includes(p.id)));

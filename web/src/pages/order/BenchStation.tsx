@@ -122,7 +122,7 @@ export const BenchStation = () => {
         <Button asChild>
           <Link to={`/bench/${order.id}`}>Open at the bench</Link>
         </Button>
-        <LinkButton href={`/api/orders/${order.id}/work-order.pdf`} target="_blank">
+        <LinkButton href={`/print/${order.id}`} target="_blank">
           Print the work order
         </LinkButton>
         <LinkButton href={`/api/orders/${order.id}/labels.pdf`} target="_blank">

@@ -44,6 +44,8 @@ export const HandOverStation = () => {
         </Empty>
       </Box>
     );
+  // Joined, finished, walked through: what is done at the customer's.
+  const open = order.workOrder ? order.workOrder.steps - order.workOrder.stepsDone : 0;
   const end = async (): Promise<void> => {
     const answer = await ask({
       title: 'Hand it over?',
@@ -65,6 +67,13 @@ export const HandOverStation = () => {
   return (
     <Box p={6} maxW="640px">
       <Title mb={3}>Show the customer</Title>
+      {open > 0 && (
+        <Box mb={3} data-testid="open-there">
+          {open === 1 ? 'One step of its work order is' : `${open} steps of its work order are`} not ticked yet:{' '}
+          <Link to={`/bench/${order.id}`}>{open === 1 ? 'see it' : 'see them'} at the bench</Link>. After the hand-over
+          nothing is ticked any more.
+        </Box>
+      )}
       <DraftBar kept={kept} both={() => []} />
       {SHOWN.map((s) => (
         <Box
