@@ -202,6 +202,25 @@ describe('one order through every station', () => {
     expect(type[1]).toBeGreaterThan(20_000);
   });
 
+  it('says how far the paper is while it is made, then shows it', async () => {
+    const paper = await world.newPage(1280, 800, true);
+    await world.signIn(paper, 'office');
+    await paper.goto(`${world.base}/print/${id}`);
+    await paper.waitForSelector('[data-printed=making] [role=progressbar]');
+    await paper.waitForSelector('[data-printed=made]', { timeout: 30_000 });
+    const made = await paper.$eval('a[download]', async (a) => {
+      const link = a as HTMLAnchorElement;
+      const bytes = await (await fetch(link.href)).text();
+      return [link.download, bytes.slice(0, 5), bytes.length > 20_000] as const;
+    });
+    expect(made).toEqual([`work-order-${id}.pdf`, '%PDF-', true]);
+    // What is not there is said, with a way to ask again.
+    await paper.goto(`${world.base}/print/999999`);
+    await paper.waitForSelector('[data-printed=failed]');
+    expect(await paper.$eval('[role=alert]', (n) => n.textContent)).toMatch(/no order 999999.*Try again/);
+    await paper.close();
+  });
+
   it('Days and Crews: goes on the board, a block moves by keyboard and by mouse, what depends on it follows', async () => {
     await station('days');
     await press(page, 'Put it on the board');

@@ -24,6 +24,8 @@ export interface DrawOptions {
   readonly show?: 'finished' | 'frame';
   /** Parts picked out; the rest is faded. */
   readonly highlight?: readonly string[];
+  /** Only these are there; else all. */
+  readonly there?: ReadonlySet<string>;
 }
 
 const SKINS = new Set(['siding', 'mesh', 'roofing', 'deck', 'trim']);
@@ -46,9 +48,10 @@ export const viewsOf = (build: Build): string[] => [
 /** What is in view: a frame without its skins; a finished unit without the deck that its roofing hides. */
 const shown = (build: Build, options: DrawOptions): Part[] => {
   const picked = new Set(options.highlight);
-  if (options.show === 'frame') return build.parts.filter((p) => !OVER_FRAME.has(p.role) || picked.has(p.id));
-  const covered = new Set(build.parts.filter((p) => p.role === 'roofing').map((p) => p.assembly));
-  return build.parts.filter(
+  const parts = options.there ? build.parts.filter((p) => options.there?.has(p.id)) : build.parts;
+  if (options.show === 'frame') return parts.filter((p) => !OVER_FRAME.has(p.role) || picked.has(p.id));
+  const covered = new Set(parts.filter((p) => p.role === 'roofing').map((p) => p.assembly));
+  return parts.filter(
     (p) => p.role !== 'deck' || !covered.has(p.assembly) || options.highlight?.includes(p.id) === true,
   );
 };

@@ -1,3 +1,4 @@
+export * from './capital.ts';
 export * from './types.ts';
 export * from './planSteps.ts';
 export * from './stepList.ts';
@@ -11,3 +12,4 @@ export * from './gates.ts';
 export * from './units.ts';
 export * from './learnRates.ts';
 export * from './causes.ts';
+export * from './standing.ts';

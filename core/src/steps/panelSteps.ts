@@ -1,6 +1,7 @@
 import { findItem } from '../stock/index.ts';
 import { hasCut } from '../unit/index.ts';
 import type { Assembly, Part } from '../unit/index.ts';
+import { capital } from './capital.ts';
 import { isOver, isSkin, skinText } from './skin.ts';
 import type { StepList } from './stepList.ts';
 
@@ -35,7 +36,7 @@ export const panelSteps = (list: StepList, a: Assembly, after: readonly string[]
         title: `Mark the ${a.name}`,
         text: a.tapes.map(
           (t) =>
-            `${t.title}: hook the tape once and mark all ${t.marks.length}; the piece lies to the side of the cross.`,
+            `${capital(t.title)}: hook the tape once and mark all ${t.marks.length}; the piece lies to the side of the cross.`,
         ),
         parts: a.tapes.flatMap((t) => t.parts),
         minutes: 2 + marks * rates.layoutPerMark,

@@ -3,6 +3,7 @@ import { drawBuild, drawTemplate, hasLayers } from '@rubbet/core/draw';
 import type { Drawing } from '@rubbet/core/draw';
 import { writeSvg } from '@rubbet/core/formats';
 import type { Show } from '@rubbet/core/order';
+import { capital } from '@rubbet/core/steps';
 import type { Step } from '@rubbet/core/steps';
 import { groupParts, partsOf } from '@rubbet/core/unit';
 import type { Assembly, Part, Tape } from '@rubbet/core/unit';
@@ -21,8 +22,6 @@ const LITTLE = { wide: 150, high: 96 } as const;
 const SMALL: ReadonlySet<Assembly['kind']> = new Set(['door', 'lid', 'fittings']);
 /** Templates in a row. */
 const IN_ROW = 5;
-
-const capital = (name: string): string => `${name[0]?.toUpperCase() ?? ''}${name.slice(1)}`;
 
 /** Steps that are done to a panel lying flat: they stand on its page. */
 export const isPanelStep = (step: Pick<Step, 'view' | 'assembly' | 'verb'>): boolean =>

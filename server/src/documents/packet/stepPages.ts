@@ -2,6 +2,7 @@ import type { Content } from 'pdfmake/interfaces.js';
 import { drawBuild } from '@rubbet/core/draw';
 import { writeSvg } from '@rubbet/core/formats';
 import type { Show } from '@rubbet/core/order';
+import { findStanding } from '@rubbet/core/steps';
 import type { Step } from '@rubbet/core/steps';
 import type { MadeFrom } from '../documents.service.ts';
 import { textIn } from '../paper.ts';
@@ -10,7 +11,7 @@ import { isPanelStep } from './panelPages.ts';
 import { stepLine } from './stepLines.ts';
 
 /** Verbs that put something where it goes: seen from outside, lit among what stands. */
-const PLACED: ReadonlySet<Step['verb']> = new Set(['stand', 'roof', 'fit', 'hang']);
+const PLACED: ReadonlySet<Step['verb']> = new Set(['stand', 'frame', 'skin', 'roof', 'fit', 'hang']);
 const WIDE = 84;
 
 const PLACES: readonly (readonly [Step['place'], string])[] = [
@@ -29,7 +30,15 @@ export const stepPages = (c: MadeFrom, numbers: ReadonlyMap<string, number>, sho
     const picture: Content | undefined = lit
       ? {
           width: WIDE,
-          svg: writeSvg(drawBuild(c.build, 'three', { highlight: s.parts, show: 'frame' }), WIDE * 2, textIn(show)),
+          svg: writeSvg(
+            drawBuild(c.build, 'three', {
+              highlight: s.parts,
+              show: 'frame',
+              there: findStanding(c.build.parts, c.steps, s.id),
+            }),
+            WIDE * 2,
+            textIn(show),
+          ),
           fit: [WIDE, 62],
         }
       : undefined;

@@ -2,7 +2,6 @@ import { Box } from '@chakra-ui/react';
 import { useEffect, useMemo, useState } from 'react';
 import { Link, Navigate, useParams, useSearchParams } from 'react-router';
 import { groupParts } from '@rubbet/core/unit';
-import { drawBuild, hasLayers } from '@rubbet/core/draw';
 import { ORDER_ACTS } from '@rubbet/core/order';
 import { findNextStep, isBenchStep, isRead, lineUnits, sortOpen, STOP_CAUSES, unitKey } from '@rubbet/core/steps';
 import type { UnitLine } from '@rubbet/core/steps';
@@ -22,6 +21,7 @@ import { BenchHead } from './BenchHead.tsx';
 import type { EntryBody } from './entries.ts';
 import { NowList } from './NowList.tsx';
 import { MeasurePanel, TroublePanel } from './panels.tsx';
+import { pictureOf } from './pictureOf.ts';
 import { QueueBand } from './QueueBand.tsx';
 import { SawList } from './SawList.tsx';
 import { StepNotes } from './StepNotes.tsx';
@@ -74,23 +74,7 @@ export const Bench = () => {
       }),
     );
   }, [work?.parts, build, units, unit]);
-  const drawing = useMemo(() => {
-    if (!build || !step) return undefined;
-    // Skin and floor go on a panel that lies flat: seen lifted off it.
-    const own = build.assemblies.find((a) => a.id === step.assembly);
-    const apart = step.verb === 'skin' && own !== undefined && hasLayers(build, own) && step.view === `panel:${own.id}`;
-    if (apart) return drawBuild(build, `apart:${own.id}`, { highlight: step.parts });
-    const panelView = step.view.startsWith('panel:') ? step.view : 'three';
-    return drawBuild(
-      build,
-      panelView,
-      panelView === 'three' && step.parts.length > 0
-        ? { highlight: step.parts, show: 'frame' }
-        : step.verb === 'skin'
-          ? { highlight: step.parts }
-          : {},
-    );
-  }, [build, step]);
+  const picture = useMemo(() => (build && step ? pictureOf(build, steps, step) : undefined), [build, steps, step]);
   // A label was scanned: its piece, at the step in which it goes in.
   const [search] = useSearchParams();
   const scanned = work?.parts.find((p) => p.id === Number(search.get('part')));
@@ -257,7 +241,7 @@ export const Bench = () => {
             groups={groups}
             parts={byPart}
             scanned={scanned?.mark}
-            drawing={drawing}
+            picture={picture}
             needs={needs}
             found={found}
             onFound={setFound}

@@ -2,7 +2,6 @@ import { Box, chakra } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
 import { isRead } from '@rubbet/core/steps';
 import type { Step, UnitLine } from '@rubbet/core/steps';
-import type { Drawing } from '@rubbet/core/draw';
 import type { groupParts } from '@rubbet/core/unit';
 import type { WorkPart, WorkStep } from '../../data/types.ts';
 import { useShow } from '../../data/useShow.tsx';
@@ -10,6 +9,7 @@ import { DrawingView } from '../../parts/DrawingView.tsx';
 import { Len, WithFractions } from '../../parts/Text.tsx';
 import { GateEntry } from './GateEntry.tsx';
 import { PartList } from './PartList.tsx';
+import type { StepPicture } from './pictureOf.ts';
 
 /** One step: its picture, its parts, what is read, what to do and to mind, and what it waits for. */
 export const StepPane = ({
@@ -21,7 +21,7 @@ export const StepPane = ({
   groups,
   parts,
   scanned,
-  drawing,
+  picture,
   needs,
   found,
   onFound,
@@ -38,7 +38,7 @@ export const StepPane = ({
   readonly parts: ReadonlyMap<string, WorkPart>;
   /** The mark of the piece whose label was scanned. */
   readonly scanned: string | undefined;
-  readonly drawing: Drawing | undefined;
+  readonly picture: StepPicture | undefined;
   /** What has to be done before it. */
   readonly needs: readonly UnitLine[];
   readonly found: readonly (number | undefined)[];
@@ -62,7 +62,7 @@ export const StepPane = ({
         gridTemplateRows={{ base: 'auto 240px auto', md: 'auto minmax(0,1fr) auto' }}
       >
         <Box minH={0} gridRow={2}>
-          {drawing && <DrawingView drawing={drawing} pixels={600} label={`Picture of ${step.title}`} />}
+          {picture && <DrawingView drawing={picture.drawing} pixels={600} label={`Picture of ${step.title}`} />}
         </Box>
         {step.gate?.expected !== undefined && step.verb === 'check' && (
           <Box textAlign="center" gridRow={1} color="keel" className="cond" fontSize="20px">
@@ -70,9 +70,7 @@ export const StepPane = ({
           </Box>
         )}
         <Box color="soft" pt={1} gridRow={3}>
-          {step.view.startsWith('panel:')
-            ? 'seen from outside, lying flat, hook the tape at the left end'
-            : 'where it goes'}
+          {picture?.seen}
         </Box>
       </Box>
       <Box

@@ -1,5 +1,5 @@
 import { createElement } from 'react';
-import { drawBuild } from '@rubbet/core/draw';
+
 import { buildSpec, parseSpec } from '@rubbet/core/model';
 import { isRead, lineUnits, planSteps, sortOpen } from '@rubbet/core/steps';
 import type { Step, UnitLine } from '@rubbet/core/steps';
@@ -8,6 +8,7 @@ import type { WorkOrder, WorkStep } from '../../data/types.ts';
 import { elements, html, plain } from '../../testing/rendered.ts';
 import { StepNotes } from './StepNotes.tsx';
 import { StepPane } from './StepPane.tsx';
+import { pictureOf } from './pictureOf.ts';
 
 const build = buildSpec(parseSpec({ family: 'raised-lean-to' }));
 const steps = planSteps(build);
@@ -42,7 +43,7 @@ const pane = (
       groups: groupParts(build.parts.filter((p) => step.parts.includes(p.id))),
       parts: new Map(),
       scanned: more.scanned,
-      drawing: drawBuild(build, step.view),
+      picture: pictureOf(build, steps, step),
       needs: sortOpen(lines, states).waiting.find((w) => w.step.id === id)?.needs ?? [],
       found: [],
       onFound: () => undefined,
