@@ -52,7 +52,7 @@ const USAGE = `rubbet VERB [FILE | -] [options]; FILE is JSON, - or nothing read
   foundation SPEC [SURVEY] what carries it, each support with its height, and what to buy
   mass SPEC                weight, centre, lift, pull, wind
   site SURVEY              pad heights from rod readings
-  draw SPEC --view V --svg front, back, left, right, plan, section, three or panel:NAME
+  draw SPEC --view V --svg front, back, left, right, plan, section, three, panel:NAME or apart:NAME
   draw SPEC --view V --dxf the same as DXF
   gltf SPEC                the unit in 3D
   compare SPEC SPEC        what differs, part by part
