@@ -4,4 +4,5 @@ import { ensureBuilt, ensureModules, root } from './lib/setup.mjs';
 
 ensureModules();
 ensureBuilt(['core', 'demo', 'web', 'bench']);
-execFileSync(process.execPath, ['bench/dist/figures.js'], { cwd: root, stdio: 'inherit' });
+const [what = 'figures', ...rest] = process.argv.slice(2);
+execFileSync(process.execPath, [`bench/dist/${what}.js`, ...rest], { cwd: root, stdio: 'inherit' });

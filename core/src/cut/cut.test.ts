@@ -128,6 +128,50 @@ describe('planSticks', () => {
     expect(plan.unplaced[0]?.why).toMatch(/longer than the longest 2x4, 95 in/);
     expect(plan.proved).toBe(false);
   });
+  it('uses offcuts that cost nothing before it buys, and knows it when nothing has to be bought', () => {
+    const piece = (length: number, quantity: number) => ({ id: `p${length}`, item: '2x4', length, quantity });
+    const plan = audit({
+      kerf: 0,
+      endTrim: 0,
+      stock: [{ item: '2x4', length: 92, cost: 0, quantity: 3 }, unlimited('2x4', 96, 384)],
+      pieces: [piece(32.9375, 3), piece(32.625, 1), piece(28.75, 4), piece(11.4375, 1)],
+    });
+    expect(plan).toMatchObject({ cost: 0, bound: 0, proved: true, unplaced: [] });
+  });
+  it('rounds what there is down and what is taken up: nothing is cut from a stick that is a hair too short', () => {
+    const plan = (length: number, kerf: number, endTrim: number, pieces: readonly number[]) =>
+      planSticks({
+        kerf,
+        endTrim,
+        stock: [{ item: '2x4', length, cost: 100, quantity: 1 }],
+        pieces: pieces.map((l, i) => ({ id: `p${i}`, item: '2x4', length: l, quantity: 1 })),
+      });
+    expect(plan(41.495, 0.125, 0, [41.5]).unplaced[0]?.why).toMatch(/longer than the longest 2x4, 41\.484/);
+    expect(plan(41.5, 0.125, 0, [41.5]).unplaced).toEqual([]);
+    // A kerf of 0.13 is more than eight sixty-fourths: two of 20 and it are over 40.125.
+    expect(plan(40.125, 0.13, 0, [20, 20]).unplaced).toHaveLength(1);
+    expect(plan(40.125, 0.125, 0, [20, 20]).unplaced).toEqual([]);
+    expect(plan(30.5, 0.125, 0.505, [30]).unplaced).toHaveLength(1);
+    expect(plan(30.5, 0.125, 0.5, [30]).unplaced).toEqual([]);
+  });
+  it('leaves the least uncut where stock runs short, by length, and proves nothing of what it costs', () => {
+    // First fit takes 50 and 30 and leaves both 40s and a 20; 40, 40 and 20 fill the stick but for nothing.
+    const plan = audit({
+      kerf: 0,
+      endTrim: 0,
+      stock: [{ item: '2x4', length: 100, cost: 0, quantity: 1 }],
+      pieces: [50, 40, 30, 20].map((length) => ({
+        id: `p${length}`,
+        item: '2x4',
+        length,
+        quantity: length === 40 ? 2 : 1,
+      })),
+    });
+    expect(plan.proved).toBe(false);
+    expect(plan.uncut).toEqual({ length: 80, least: 80 });
+    expect(plan.sticks[0]?.left).toBe(0);
+    expect(plan.unplaced.every((u) => /not enough 2x4 in stock/.test(u.why))).toBe(true);
+  });
   it('chooses among lengths by cost, as the MIP library does, for any small demand', () => {
     const arb = fc.record({
       pieces: fc.uniqueArray(
@@ -180,6 +224,9 @@ describe('planSticks', () => {
     expect(() => readDemand({ stock: [{ item: '2x4', length: 96, cost: 4.2 }], pieces: [] })).toThrow(
       'stock[0].cost is 4.2; it must be a whole number.',
     );
+    expect(readDemand({ stock: [], pieces: [], effort: 2.5 }).effort).toBe(2.5);
+    expect(() => readDemand({ stock: [], pieces: [], effort: -1 })).toThrow(/effort is -1/);
+    expect(() => readDemand({ stock: [], pieces: [], effort: 1e6 })).toThrow(/600 seconds at most/);
     expect(() => readDemand({ stock: [], pieces: [], saw: 1 })).toThrow(/"saw", which does not belong/);
   });
 });

@@ -4,4 +4,4 @@ export * from './planSticks.ts';
 export * from './planSheets.ts';
 export * from './planRolls.ts';
 export { waysOf } from './meshWays.ts';
-export type { Effort } from './searchPatterns.ts';
+export type { Effort } from './sticks/searchPatterns.ts';

@@ -1,5 +1,5 @@
 import { planSticks } from './planSticks.ts';
-import type { Effort } from './searchPatterns.ts';
+import type { Effort } from './sticks/searchPatterns.ts';
 import { waysOf } from './meshWays.ts';
 import type { MeshFace, Way } from './meshWays.ts';
 

@@ -1,7 +1,11 @@
-import { clean, fromTicks, toTicks } from '../measure/index.ts';
-import { searchPatterns } from './searchPatterns.ts';
-import type { Effort } from './searchPatterns.ts';
+import { clean, fromTicks } from '../measure/index.ts';
+import { searchPatterns } from './sticks/searchPatterns.ts';
+import type { Effort } from './sticks/searchPatterns.ts';
 import type { StickCut, StickDemand, StickPiece, StickPlan } from './types.ts';
+
+/** Whole 1/64 in, so that no piece comes out too long for its stick: what is taken is rounded up, what there is down. */
+const ticksUp = (inches: number): number => Math.ceil(inches * 64 - 1e-6);
+const ticksDown = (inches: number): number => Math.floor(inches * 64 + 1e-6);
 
 interface ItemPlan {
   readonly sticks: StickCut[];
@@ -9,20 +13,20 @@ interface ItemPlan {
   readonly bound: number;
   readonly proved: boolean;
   readonly unplaced: StickPlan['unplaced'][number][];
+  /** In 1/64 in. */
+  readonly uncut?: { readonly length: number; readonly least: number };
 }
 
 const planItem = (item: string, demand: StickDemand, effort: Effort): ItemPlan => {
-  const kerf = toTicks(demand.kerf);
-  const trim = toTicks(demand.endTrim);
-  // Equal lengths of the same price are one kind of stock.
-  const stocks = demand.stock.filter((s) => s.item === item && s.quantity !== 0 && toTicks(s.length) > trim);
-  const longest = Math.max(0, ...stocks.map((s) => toTicks(s.length) - trim));
+  const kerf = ticksUp(demand.kerf);
+  const trim = ticksUp(demand.endTrim);
+  const stocks = demand.stock.filter((s) => s.item === item && s.quantity !== 0 && ticksDown(s.length) > trim);
+  const longest = Math.max(0, ...stocks.map((s) => ticksDown(s.length) - trim));
   const unplaced: StickPlan['unplaced'][number][] = [];
   const bySize = new Map<number, { piece: StickPiece; left: number }[]>();
   for (const piece of demand.pieces) {
     if (piece.item !== item || piece.quantity === 0) continue;
-    // Up, so that a length finer than a tick never comes out too long for its stick.
-    const size = Math.ceil(piece.length * 64 - 1e-6);
+    const size = ticksUp(piece.length);
     if (stocks.length === 0) unplaced.push({ id: piece.id, quantity: piece.quantity, why: `No ${item} is in stock.` });
     else if (size > longest)
       unplaced.push({
@@ -38,7 +42,8 @@ const planItem = (item: string, demand: StickDemand, effort: Effort): ItemPlan =
     {
       sizes: sizes.map((s) => s + kerf),
       demand: sizes.map((s) => (bySize.get(s) ?? []).reduce((sum, q) => sum + q.left, 0)),
-      stocks: stocks.map((s) => ({ capacity: toTicks(s.length) - trim + kerf, cost: s.cost, quantity: s.quantity })),
+      penalties: sizes,
+      stocks: stocks.map((s) => ({ capacity: ticksDown(s.length) - trim + kerf, cost: s.cost, quantity: s.quantity })),
     },
     effort,
   );
@@ -61,7 +66,7 @@ const planItem = (item: string, demand: StickDemand, effort: Effort): ItemPlan =
         }),
       );
       const used = column.pattern.reduce((sum, c, i) => sum + c * (sizes[i] as number), 0);
-      const over = toTicks(stock.length) - trim - used - (cuts.length - 1) * kerf;
+      const over = ticksDown(stock.length) - trim - used - (cuts.length - 1) * kerf;
       sticks.push({
         item,
         length: stock.length,
@@ -77,19 +82,32 @@ const planItem = (item: string, demand: StickDemand, effort: Effort): ItemPlan =
       if (q.left > 0) unplaced.push({ id: q.piece.id, quantity: q.left, why: `There is not enough ${item} in stock.` });
   });
   // A plan that leaves pieces out is no proof of anything.
-  const proved = unplaced.length === 0 && answer.cost <= answer.bound;
-  return { sticks, cost: answer.cost, bound: answer.bound, proved, unplaced };
+  const proved = unplaced.length === 0 && answer.proved;
+  const length = sizes.reduce((sum, size, i) => sum + size * (answer.short[i] as number), 0);
+  return {
+    sticks,
+    cost: answer.cost,
+    bound: answer.bound,
+    proved,
+    unplaced,
+    ...(length > 0 ? { uncut: { length, least: answer.leastUncut } } : {}),
+  };
 };
 
 /**
  * Plans which pieces come out of which sticks at the least cost of the sticks.
  * Kerf is lost between pieces and before a remainder, not after a piece that ends the stick exactly.
- * `quick` spends less time closing the last of the gap; its bound is as true.
- * Works in whole 1/64 in. What cannot be cut is listed with the reason.
+ * `quick` spends less time closing the last of the gap, a number so many seconds at most; bounds are as true.
+ * Works in whole 1/64 in: what is taken is rounded up, what there is down. What cannot be cut is listed with the reason; where
+ * stock runs short the plan leaves the least uncut, by length.
  */
-export const planSticks = (demand: StickDemand, effort: Effort = 'full'): StickPlan => {
+export const planSticks = (demand: StickDemand, effort: Effort = demand.effort ?? 'full'): StickPlan => {
   const items = [...new Set(demand.pieces.map((p) => p.item))];
-  const plans = items.map((item) => planItem(item, demand, effort));
+  const each = typeof effort === 'number' ? effort / Math.max(1, items.length) : effort;
+  const plans = items.map((item) => planItem(item, demand, each));
+  const short = plans.flatMap((p) => p.uncut ?? []);
+  const inches = (f: (u: { length: number; least: number }) => number): number =>
+    clean(fromTicks(short.reduce((total, u) => total + f(u), 0)));
   const sum = (f: (p: ItemPlan) => number): number => plans.reduce((total, p) => total + f(p), 0);
   return {
     sticks: plans.flatMap((p) => p.sticks),
@@ -97,5 +115,6 @@ export const planSticks = (demand: StickDemand, effort: Effort = 'full'): StickP
     bound: sum((p) => p.bound),
     proved: plans.every((p) => p.proved),
     unplaced: plans.flatMap((p) => p.unplaced),
+    ...(short.length > 0 ? { uncut: { length: inches((u) => u.length), least: inches((u) => u.least) } } : {}),
   };
 };

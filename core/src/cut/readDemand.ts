@@ -31,13 +31,16 @@ const only = (v: Record<string, unknown>, keys: readonly string[], where: string
     throw new DemandError(`${where} has "${extra}", which does not belong there; it has ${keys.join(', ')}.`);
 };
 
+/** Longest that a plan may be searched for, seconds. */
+const MOST_EFFORT = 600;
+
 /**
  * Reads a stick demand from parsed JSON.
  * @throws DemandError naming the place, the value and the rule
  */
 export const readDemand = (json: unknown): StickDemand => {
   const d = record(json, 'A demand');
-  only(d, ['kerf', 'endTrim', 'stock', 'pieces'], 'The demand');
+  only(d, ['kerf', 'endTrim', 'stock', 'pieces', 'effort'], 'The demand');
   const stock = list(d.stock, 'stock').map((raw, i): StickStock => {
     const where = `stock[${i}]`;
     const s = record(raw, where);
@@ -65,5 +68,14 @@ export const readDemand = (json: unknown): StickDemand => {
     if (ids.has(p.id)) throw new DemandError(`pieces has the id "${p.id}" twice; every piece needs its own.`);
     ids.add(p.id);
   }
-  return { kerf: number(d.kerf ?? 0.125, 'kerf', 0), endTrim: number(d.endTrim ?? 0, 'endTrim', 0), stock, pieces };
+  const effort = d.effort === undefined || d.effort === null ? undefined : number(d.effort, 'effort', 0);
+  if (effort !== undefined && effort > MOST_EFFORT)
+    throw new DemandError(`effort is ${effort}; it must be ${MOST_EFFORT} seconds at most.`);
+  return {
+    kerf: number(d.kerf ?? 0.125, 'kerf', 0),
+    endTrim: number(d.endTrim ?? 0, 'endTrim', 0),
+    stock,
+    pieces,
+    ...(effort === undefined ? {} : { effort }),
+  };
 };

@@ -20,6 +20,8 @@ export interface StickDemand {
   readonly endTrim: number;
   readonly stock: readonly StickStock[];
   readonly pieces: readonly StickPiece[];
+  /** Seconds that a plan may be searched for; else as long as is usual. */
+  readonly effort?: number;
 }
 
 /** One stick and its cuts in order; `left` is what remains after the last kerf. */
@@ -28,6 +30,8 @@ export interface StickCut {
   readonly length: number;
   readonly cost: number;
   readonly cuts: readonly { readonly id: string; readonly length: number }[];
+  /** Pieces of it that were cut and are no good: their wood is gone. */
+  readonly spoiled?: readonly { readonly id: string; readonly length: number }[];
   readonly left: number;
 }
 
@@ -38,6 +42,8 @@ export interface StickPlan {
   readonly bound: number;
   readonly proved: boolean;
   readonly unplaced: readonly { readonly id: string; readonly quantity: number; readonly why: string }[];
+  /** Where stock runs short: inches of pieces left uncut that a longer rack would give, and the least that any plan leaves. */
+  readonly uncut?: { readonly length: number; readonly least: number };
 }
 
 /** Raised when a demand cannot be read; names the place, the value and the rule. */

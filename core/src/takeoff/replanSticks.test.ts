@@ -21,6 +21,106 @@ const given = (plan: { sticks: readonly { cuts: readonly { id: string }[] }[] })
   return out;
 };
 
+describe('a piece that is spoiled', () => {
+  const part = (mark: string, length: number, state: BenchPart['state']): BenchPart => ({
+    mark,
+    item: '2x4',
+    length,
+    state,
+    measured: null,
+  });
+  const stick = (length: number, cuts: readonly (readonly [string, number])[]) => ({
+    item: '2x4',
+    length,
+    cost: 416,
+    cuts: cuts.map(([id, n]) => ({ id, length: n })),
+    left: length - cuts.reduce((sum, [, n]) => sum + n + KERF, 0),
+  });
+  const plan = (sticks: ReturnType<typeof stick>[]) => ({
+    sticks,
+    cost: sticks.length * 416,
+    bound: 0,
+    proved: false,
+    unplaced: [],
+  });
+  it('has taken its wood: another comes from another stick', () => {
+    // Two of 47 fill the stick; the second is cut wrong.
+    const old = plan([
+      stick(96, [
+        ['S1', 47],
+        ['S1', 47],
+      ]),
+    ]);
+    const next = replanSticks(old, [part('S1', 47, 'cut'), part('S1', 47, 'spoiled')], ['S1']);
+    expect(next.sticks[0]).toMatchObject({ cuts: [{ id: 'S1' }], spoiled: [{ id: 'S1', length: 47 }] });
+    expect(next.sticks[0]?.left).toBeCloseTo(96 - 2 * (47 + KERF), 6);
+    expect(next.sticks).toHaveLength(2);
+    expect(next.sticks[1]?.cuts).toEqual([{ id: 'S1', length: 47 }]);
+  });
+  it('leaves what is left of its stick to be used', () => {
+    const old = plan([
+      stick(96, [
+        ['S1', 30],
+        ['B1', 20],
+      ]),
+    ]);
+    const next = replanSticks(old, [part('S1', 30, 'spoiled'), part('B1', 20, 'open')], ['S1']);
+    // 96 less 30 and a kerf holds both that are still wanted.
+    expect(next.sticks).toHaveLength(1);
+    expect(next.sticks[0]?.cuts.map((c) => c.id).sort()).toEqual(['B1', 'S1']);
+    expect(next.sticks[0]?.spoiled).toEqual([{ id: 'S1', length: 30 }]);
+  });
+  it('takes its wood once, however often it is planned again, and once more when it is spoiled once more', () => {
+    const old = plan([
+      stick(96, [
+        ['S1', 47],
+        ['B1', 40],
+      ]),
+    ]);
+    const first = replanSticks(old, [part('S1', 47, 'spoiled'), part('B1', 40, 'open')], ['S1']);
+    const again = replanSticks(first, [part('S1', 47, 'spoiled'), part('B1', 40, 'open')]);
+    const lost = (p: ReturnType<typeof replanSticks>): number => p.sticks.flatMap((s) => s.spoiled ?? []).length;
+    expect([lost(first), lost(again)]).toEqual([1, 1]);
+    const cut = replanSticks(again, [part('S1', 47, 'cut'), part('B1', 40, 'open')]);
+    expect(lost(cut)).toBe(1);
+    expect(lost(replanSticks(cut, [part('S1', 47, 'spoiled'), part('B1', 40, 'open')], ['S1']))).toBe(2);
+  });
+  it('adds up: what is cut, spoiled and left, with a kerf for each cut, is the stick', () => {
+    const lengths = fc.array(
+      fc.integer({ min: 5 * 16, max: 45 * 16 }).map((n) => n / 16),
+      { minLength: 1, maxLength: 8 },
+    );
+    fc.assert(
+      fc.property(
+        lengths,
+        fc.array(fc.constantFrom('open', 'cut', 'spoiled'), { minLength: 8, maxLength: 8 }),
+        (ls, states) => {
+          const parts = ls.map((l, i) => part(`P${i}`, l, states[i] as BenchPart['state']));
+          const begun = replanSticks(
+            plan([]),
+            parts.map((p) => ({ ...p, state: 'open' as const })),
+          );
+          const bad = parts.filter((p) => p.state === 'spoiled').map((p) => p.mark);
+          const next = replanSticks(begun, parts, bad);
+          expect(
+            next.sticks
+              .flatMap((s) => s.spoiled ?? [])
+              .map((c) => c.id)
+              .sort(),
+          ).toEqual([...bad].sort());
+          for (const s of next.sticks) {
+            const used = [...s.cuts, ...(s.spoiled ?? [])].reduce((sum, c) => sum + c.length + KERF, 0);
+            expect(s.left).toBeCloseTo(Math.max(0, s.length - used), 1);
+          }
+          // Everything that is wanted is on some stick, the spoiled ones once more.
+          expect(next.sticks.flatMap((s) => s.cuts.map((c) => c.id)).sort()).toEqual(parts.map((p) => p.mark).sort());
+        },
+      ),
+      { numRuns: 40 },
+    );
+  });
+});
+
 describe.each(cases)('planning the sticks of a $key again', ({ build, plan }) => {
   const lumber = build.parts.filter((p) => findItem(p.item).kind === 'lumber');
   const unpaired = new Set(

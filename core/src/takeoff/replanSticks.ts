@@ -13,19 +13,33 @@ export interface BenchPart {
   readonly measured: number | null;
 }
 
-/** The sticks that something was cut from, with what was cut and what is left of them. */
-const findBegun = (plan: StickPlan, parts: readonly BenchPart[]): StickCut[] => {
+/** The sticks that something was cut from, with what was cut, what of it is no good, and what is left of them. */
+const findBegun = (plan: StickPlan, parts: readonly BenchPart[], spoiled: readonly string[]): StickCut[] => {
   const cut = new Map<string, number>();
   for (const p of parts) if (p.state === 'cut') cut.set(p.mark, (cut.get(p.mark) ?? 0) + 1);
+  const gone = new Map<string, number>();
+  for (const mark of spoiled) gone.set(mark, (gone.get(mark) ?? 0) + 1);
   return plan.sticks.flatMap((stick) => {
-    const cuts = stick.cuts.filter(({ id }) => {
-      const ticket = readTicket(id);
+    const lost: StickCut['cuts'][number][] = [];
+    const cuts = stick.cuts.filter((c) => {
+      const ticket = readTicket(c.id);
       const left = cut.get(ticket.mark) ?? 0;
-      if (left > 0) cut.set(ticket.mark, left - ticket.parts);
-      return left > 0;
+      if (left > 0) {
+        cut.set(ticket.mark, left - ticket.parts);
+        return true;
+      }
+      // The next of its mark that is not good: it was cut here all the same.
+      const bad = gone.get(ticket.mark) ?? 0;
+      if (bad > 0) {
+        gone.set(ticket.mark, bad - ticket.parts);
+        lost.push(c);
+      }
+      return false;
     });
-    const used = cuts.reduce((sum, c) => sum + c.length + KERF, 0);
-    return cuts.length > 0 ? [{ ...stick, cuts, left: Math.max(0, stick.length - used) }] : [];
+    const all = [...(stick.spoiled ?? []), ...lost];
+    if (cuts.length === 0 && all.length === 0) return [];
+    const used = [...cuts, ...all].reduce((sum, c) => sum + c.length + KERF, 0);
+    return [{ ...stick, cuts, ...(all.length > 0 ? { spoiled: all } : {}), left: Math.max(0, stick.length - used) }];
   });
 };
 
@@ -52,14 +66,16 @@ const findWanted = (plan: StickPlan, parts: readonly BenchPart[]): StickPiece[] 
 /**
  * Plans the sticks of all parts that are not cut, at their measured lengths. Pieces already cut stay on their sticks, and
  * what is left of those sticks is used first: it costs nothing more. Parts that are no lumber are left aside.
+ * @param spoiled marks of pieces that have turned out no good since the old plan was made: the wood that they took is gone
  */
 export const replanSticks = (
   old: StickPlan,
   all: readonly BenchPart[],
+  spoiled: readonly string[] = [],
   stock: readonly StickStock[] = catalogueSticks(),
 ): StickPlan => {
   const parts = all.filter((p) => findItem(p.item).kind === 'lumber');
-  const begun = findBegun(old, parts);
+  const begun = findBegun(old, parts, spoiled);
   const pieces = findWanted(old, parts);
   const items = new Set(pieces.map((p) => p.item));
   const rests = begun

@@ -64,6 +64,8 @@ export class Ticks {
         const sticks = await this.pool.run('replanSticks', [
           readJson<StickPlan>(work.sticks),
           await readParts(trx, work.id),
+          // One that was no good before took its wood then.
+          change.state === 'spoiled' && part.state !== 'spoiled' ? [part.mark] : [],
         ]);
         await trx('work_orders')
           .where({ id: work.id })

@@ -54,6 +54,31 @@ describe('papers', () => {
       /this build has front, back/,
     );
   });
+  it('says how far the work order is while it is made, then gives it; and why it cannot', async () => {
+    const events = async (id: number) => {
+      const { text: stream } = await office
+        .get(`/api/orders/${id}/work-order/print`)
+        .expect('content-type', /event-stream/)
+        .expect(200);
+      return [...stream.matchAll(/event: (\w+)\n(?:id: .*\n)?data: (.*)/g)].map(([, type, data]) => ({
+        type,
+        data: JSON.parse(data ?? '') as { part?: number; name?: string; pdf?: string; message?: string },
+      }));
+    };
+    const id = await app.byTitle('Sorrel');
+    const all = await events(id);
+    const parts = all.flatMap((e) => (e.type === 'progress' ? [e.data.part ?? -1] : []));
+    expect(parts.length).toBeGreaterThan(5);
+    expect(parts).toEqual([...parts].sort((a, b) => a - b));
+    expect(Math.max(...parts)).toBeLessThanOrEqual(1);
+    const last = all.at(-1);
+    expect(last).toMatchObject({ type: 'done', data: { name: `work-order-${id}.pdf` } });
+    expect(Buffer.from(last?.data.pdf ?? '', 'base64').subarray(0, 5).toString()).toBe('%PDF-');
+    expect((await events(999_999)).at(-1)).toMatchObject({
+      type: 'failed',
+      data: { message: 'There is no order 999999.' },
+    });
+  });
   it('says what is missing where nothing is built', async () => {
     const id = await app.byTitle('House for a first flock');
     for (const paper of ['work-order.pdf', 'site-sheet.pdf', 'cut-list.csv', 'drawings/front.svg'])

@@ -6,6 +6,7 @@ import type { MeshPlan, SheetPlan } from '@rubbet/core/cut';
 import type { Step } from '@rubbet/core/steps';
 import { readUnitKey } from '@rubbet/core/steps';
 import { findItem, SHEETS } from '@rubbet/core/stock';
+import { readTicket } from '@rubbet/core/takeoff';
 import { repeatParts } from '@rubbet/core/unit';
 import type { WorkOrder, WorkPart } from '../../data/types.ts';
 import { isMetric } from '@rubbet/core/measure';
@@ -184,6 +185,22 @@ export const SawList = ({
                 </CutTicket>
               );
             })}
+            {(s.spoiled ?? []).map((c, k) => (
+              <Box
+                key={`spoiled ${k}`}
+                width={`${(100 * c.length) / s.length}%`}
+                display="grid"
+                placeItems="center"
+                overflow="hidden"
+                backgroundImage="repeating-linear-gradient(45deg,var(--chakra-colors-rule) 0 2px,transparent 2px 9px)"
+                color="keel"
+                fontSize="14px"
+                title={`${readTicket(c.id).mark}, no good: its wood is gone`}
+                data-spoiled={readTicket(c.id).mark}
+              >
+                <s>{readTicket(c.id).mark}</s>
+              </Box>
+            ))}
             {s.left > 8 && (
               <Box flex={1} display="grid" placeItems="center" color="soft" fontSize="14px">
                 <span>

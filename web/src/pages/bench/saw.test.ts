@@ -258,3 +258,30 @@ describe('the foot of the bench', () => {
     expect(plain(foot({ done: true }))).toContain('Done. Hold to undo it');
   });
 });
+
+describe('a piece that was spoiled', () => {
+  it('is shown on its stick, struck out, and cannot be ticked', () => {
+    const b = build('low-pen');
+    const parts = partsOf(b);
+    const work = workOf(b, parts);
+    const [first, ...rest] = work.sticks.sticks;
+    if (!first) throw new Error('The pen has no stick.');
+    const item = first.item;
+    const sticks = [{ ...first, spoiled: [{ id: 'R9', length: 20 }] }, ...rest];
+    const step = planSteps(b).find((s) => s.id === `cut-${item}`) ?? planSteps(b).find((s) => s.verb === 'cut');
+    if (!step) throw new Error('Nothing is cut.');
+    const page = html(
+      createElement(SawList, {
+        work: { ...work, sticks: { ...work.sticks, sticks } },
+        step,
+        build: b,
+        plan: { units: 1, sheets: takeOff(b, 'quick').sheets, mesh: planMesh(b.parts) },
+        onCut: () => undefined,
+      }),
+      'inches',
+    );
+    expect(page.match(/data-spoiled="R9"/g)).toHaveLength(1);
+    expect(page).toMatch(/<s>R9<\/s>/);
+    expect(page).toMatch(/R9, no good: its wood is gone/);
+  });
+});
