@@ -73,7 +73,11 @@ describe('papers', () => {
     expect(Math.max(...parts)).toBeLessThanOrEqual(1);
     const last = all.at(-1);
     expect(last).toMatchObject({ type: 'done', data: { name: `work-order-${id}.pdf` } });
-    expect(Buffer.from(last?.data.pdf ?? '', 'base64').subarray(0, 5).toString()).toBe('%PDF-');
+    expect(
+      Buffer.from(last?.data.pdf ?? '', 'base64')
+        .subarray(0, 5)
+        .toString(),
+    ).toBe('%PDF-');
     expect((await events(999_999)).at(-1)).toMatchObject({
       type: 'failed',
       data: { message: 'There is no order 999999.' },
