@@ -37,6 +37,57 @@ describe('rubbet', () => {
     expect(out.centre[1]).toBeCloseTo(24, 0);
     expect(out.bounds.size[0]).toBeGreaterThanOrEqual(96);
   });
+  it('plans sheets for a saw, with cuts in sequence, a bound and what it cannot cut', () => {
+    const out = read(['sheets'], {
+      kerf: 0.125,
+      saw: 'table',
+      stock: [{ item: 'ply', length: 96, width: 48, cost: 3200, quantity: null }],
+      pieces: [
+        { id: 'a', item: 'ply', length: 47.5, width: 23.5, quantity: 4, grain: true },
+        { id: 'b', item: 'ply', length: 100, width: 10, quantity: 1, grain: false },
+      ],
+    });
+    expect(out).toMatchObject({ cost: 3200, bound: 3200, proved: false, unplaced: [{ id: 'b', quantity: 1 }] });
+    expect(out.sheets[0].pieces).toHaveLength(4);
+    // The table saw rips along the whole sheet first.
+    expect(out.sheets[0].cuts[0]).toEqual({ along: 'length', at: 23.5, from: 0, to: 96 });
+    expect(call(['sheets'], { stock: [], pieces: [], saw: 'band' })).toMatchObject({
+      code: 2,
+      error: expect.stringMatching(/it must be "track" or "table"/),
+    });
+  });
+  it('plans several specs as one batch, from what lies on the rack', () => {
+    const files: Record<string, unknown> = {
+      'pen.json': pen,
+      'lid.json': { family: 'low-pen', params: { width: 36 } },
+      'rack.json': { sticks: [{ item: '2x3-pt', length: 60, quantity: 2 }] },
+    };
+    const batch = (args: string[]) =>
+      run(['batch', ...args], {
+        readFile: (path) => {
+          if (!(path in files)) throw new Error(path);
+          return JSON.stringify(files[path]);
+        },
+        readInput: () => '',
+      });
+    const out = JSON.parse(batch(['pen.json:3', 'lid.json']).out);
+    expect(out.units).toEqual([
+      { file: 'pen.json', family: 'low-pen', quantity: 3 },
+      { file: 'lid.json', family: 'low-pen', quantity: 1 },
+    ]);
+    for (const k of ['sticks', 'sheets', 'mesh']) expect(out.cost[k]).toBeLessThanOrEqual(out.alone[k]);
+    expect(
+      out.sticks.sticks.flatMap((s: { cuts: { id: string }[] }) => s.cuts.map((c) => c.id.slice(0, 2))).sort()[0],
+    ).toBe('1.');
+    const fromRack = JSON.parse(batch(['pen.json', '--rack', 'rack.json']).out);
+    expect(fromRack.sticks.sticks.filter((s: { cost: number }) => s.cost === 0).length).toBeGreaterThan(0);
+    expect(batch(['pen.json:99'])).toMatchObject({ code: 2, error: expect.stringMatching(/from 1 to 50/) });
+    expect(batch([])).toMatchObject({ code: 2, error: expect.stringMatching(/at least one spec/) });
+    expect(batch(['none.json:2'])).toMatchObject({
+      code: 2,
+      error: expect.stringMatching(/none\.json cannot be read/),
+    });
+  });
   it('checks, takes off, steps, weighs', () => {
     expect(Array.isArray(read(['check'], pen).findings)).toBe(true);
     expect(read(['takeoff'], pen).cost).toBeGreaterThan(1000);

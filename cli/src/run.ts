@@ -1,5 +1,6 @@
 import { checkBuild, proveMends } from '@rubbet/core/check';
-import { DemandError, planSticks, readDemand } from '@rubbet/core/cut';
+import { DemandError, planSheetDemand, planSticks, readDemand, readRack, readSheetDemand } from '@rubbet/core/cut';
+import { planTogether } from '@rubbet/core/takeoff';
 import { drawBuild, ViewError } from '@rubbet/core/draw';
 import {
   specSchema,
@@ -45,6 +46,8 @@ const USAGE = `rubbet VERB [FILE | -] [options]; FILE is JSON, - or nothing read
   takeoff SPEC             what to buy
   cutlist SPEC --csv       the cut list as CSV
   cut DEMAND               a stick plan
+  sheets DEMAND            a plan of sheets with its cuts in sequence, for a track saw or a table saw
+  batch SPEC:N ...         several specs, so many of each, planned as one; --rack RACK is what lies there
   joints SPEC              what holds the parts together, and the step that makes it
   rolls SPEC               the mesh as one roll plan
   steps SPEC               steps, operations and labour; --miles N, --quantity N, --method whole|panels|on-site|kit
@@ -67,6 +70,8 @@ const VERBS = [
   'takeoff',
   'cutlist',
   'cut',
+  'sheets',
+  'batch',
   'joints',
   'rolls',
   'steps',
@@ -86,6 +91,7 @@ const OPTIONS: Readonly<Record<string, readonly string[]>> = {
   gltf: ['--method'],
   cutlist: ['--csv', '--method'],
   draw: ['--view', '--svg', '--dxf', '--frame'],
+  batch: ['--rack'],
   steps: ['--miles', '--quantity', '--method'],
 };
 
@@ -94,8 +100,12 @@ const VALUES: Readonly<Record<string, string>> = {
   '--view': 'the name of a view',
   '--miles': 'a number of miles',
   '--quantity': 'a number of units',
+  '--rack': 'a file',
   '--method': 'one of whole, panels, on-site, kit',
 };
+
+/** Units of one spec in a batch. */
+const MOST_UNITS = 50;
 
 const json = (value: unknown): string => `${JSON.stringify(value, null, 2)}\n`;
 
@@ -104,6 +114,8 @@ interface Call {
   readonly target: string | undefined;
   /** A second file, for verbs that compare. */
   readonly other?: string;
+  /** All files, for verbs that take several. */
+  readonly all?: readonly string[];
   readonly options: ReadonlyMap<string, string>;
 }
 
@@ -135,6 +147,11 @@ const readCall = (args: readonly string[]): Call => {
     if (plain.length > 2) throw new UsageError(`${verb} takes a spec and at most one file more, not ${plain.length}.`);
     return { verb, target: plain[0], ...(plain[1] === undefined ? {} : { other: plain[1] }), options };
   }
+  if (verb === 'batch') {
+    if (plain.length === 0)
+      throw new UsageError('batch takes at least one spec: a file, with :N after it for N units.');
+    return { verb, target: plain[0], all: plain, options };
+  }
   if (plain.length > 1) throw new UsageError(`${verb} takes one file, not ${plain.length}: ${plain.join(', ')}.`);
   return { verb, target: plain[0], options };
 };
@@ -147,6 +164,15 @@ const readNumber = (call: Call, option: string, least: number, most: number): nu
   if (!/^\d+$/.test(text) || value < least || value > most)
     throw new UsageError(`${option} is "${text}"; it takes a whole number from ${least} to ${most}.`);
   return value;
+};
+
+/** A file and how many of it: `pen.json:3`. */
+const readMany = (word: string): { readonly file: string; readonly quantity: number } => {
+  const [, file = word, text] = /^(.+):(\d+)$/.exec(word) ?? [];
+  const quantity = text === undefined ? 1 : Number(text);
+  if (quantity < 1 || quantity > MOST_UNITS)
+    throw new UsageError(`${word}: a batch takes from 1 to ${MOST_UNITS} of a spec.`);
+  return { file, quantity };
 };
 
 /** The method asked for; undefined where the proposed one is to be taken. */
@@ -226,6 +252,26 @@ const answer = (call: Call, inputs: Inputs): string => {
       return writeCutList(made().build);
     case 'cut':
       return json(planSticks(readDemand(readJson(call, inputs))));
+    case 'sheets':
+      return json(planSheetDemand(readSheetDemand(readJson(call, inputs))));
+    case 'batch': {
+      const units = (call.all ?? []).map((word) => {
+        const { file, quantity } = readMany(word);
+        const s = parseSpec(readJson({ ...call, target: file }, inputs));
+        return { file, family: s.family, quantity, parts: buildSpec(s).parts };
+      });
+      const rack = call.options.get('--rack');
+      const lying = rack === undefined ? [] : readRack(readJson({ ...call, target: rack }, inputs));
+      const { sticks, sheets, mesh, cost, alone } = planTogether(units, lying);
+      return json({
+        units: units.map(({ file, family, quantity }) => ({ file, family, quantity })),
+        sticks,
+        sheets,
+        mesh,
+        cost,
+        alone,
+      });
+    }
     case 'joints': {
       const { build, steps } = made();
       return json(writeJoints(build, steps));

@@ -5,3 +5,7 @@ export * from './planSheets.ts';
 export * from './planRolls.ts';
 export { waysOf } from './meshWays.ts';
 export type { Effort } from './sticks/searchPatterns.ts';
+export * from './sheets/types.ts';
+export * from './sheets/readSheetDemand.ts';
+export * from './sheets/planSheetDemand.ts';
+export * from './readRack.ts';

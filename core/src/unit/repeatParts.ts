@@ -13,6 +13,7 @@ export const repeatParts = (parts: readonly Part[], quantity: number): readonly 
           return {
             ...p,
             id: `${p.id}@${i + 1}`,
+            ...(p.wrap === undefined ? {} : { wrap: `${p.wrap}@${i + 1}` }),
             ...(p.sawnOut ? { sawnOut: p.sawnOut.map((id) => `${id}@${i + 1}`) } : {}),
             place: { ...p.place, origin: [x + i * APART, y, z] as const },
           };
