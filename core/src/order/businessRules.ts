@@ -79,13 +79,13 @@ const tidy = (n: number): number => Number(n.toPrecision(4));
 
 /** How seriously findings are taken: any code that there is, each with one of the severities. */
 const readSeverities = (change: unknown): CheckRules['severities'] => {
-  if (!isGroup(change)) throw new RuleError('check.severities must be a group of settings.');
+  if (!isGroup(change)) throw new RuleError('The setting check.severities must be a group of settings.');
   for (const [code, severity] of Object.entries(change)) {
     if (titleCodeOf(code) === undefined)
-      throw new RuleError(`check.severities has "${code}"; there is no such finding.`);
+      throw new RuleError(`The setting check.severities has "${code}"; there is no such finding.`);
     if (!SEVERITIES.includes(severity as string))
       throw new RuleError(
-        `check.severities.${code} is ${JSON.stringify(severity)}; it takes one of ${SEVERITIES.join(', ')}.`,
+        `The setting check.severities.${code} is ${JSON.stringify(severity)}; it takes one of ${SEVERITIES.join(', ')}.`,
       );
   }
   return change as CheckRules['severities'];
@@ -93,17 +93,19 @@ const readSeverities = (change: unknown): CheckRules['severities'] => {
 
 const readValue = (base: unknown, change: unknown, path: string): unknown => {
   if (typeof change !== typeof base)
-    throw new RuleError(`${path} is ${JSON.stringify(change)}; it must be a ${typeof base}.`);
+    throw new RuleError(`The setting ${path} is ${JSON.stringify(change)}; it must be a ${typeof base}.`);
   if (path === 'units.style' && !LENGTH_STYLES.includes(change as LengthStyle))
-    throw new RuleError(`${path} is ${JSON.stringify(change)}; it takes one of ${LENGTH_STYLES.join(', ')}.`);
+    throw new RuleError(
+      `The setting ${path} is ${JSON.stringify(change)}; it takes one of ${LENGTH_STYLES.join(', ')}.`,
+    );
   if (path === 'units.denominator' && change !== 16 && change !== 32)
-    throw new RuleError(`${path} is ${String(change)}; it takes 16 or 32.`);
+    throw new RuleError(`The setting ${path} is ${String(change)}; it takes 16 or 32.`);
   if (typeof change === 'number' && path !== 'units.denominator') {
     if (!Number.isFinite(change) || change < 0)
-      throw new RuleError(`${path} is ${change}; it must be a number of at least 0.`);
+      throw new RuleError(`The setting ${path} is ${change}; it must be a number of at least 0.`);
     const [least, most] = boundsOf(path, base as number);
     if (change < least - 1e-9 || change > most + 1e-9)
-      throw new RuleError(`${path} is ${change}; it takes ${tidy(least)} to ${tidy(most)}.`);
+      throw new RuleError(`The setting ${path} is ${change}; it takes ${tidy(least)} to ${tidy(most)}.`);
   }
   return change;
 };
@@ -113,7 +115,7 @@ const merge = (base: unknown, change: unknown, path: string): unknown => {
   if (path === 'check.severities') return readSeverities(change);
   if (!isGroup(base)) return readValue(base, change, path);
   if (!isGroup(change))
-    throw new RuleError(path ? `${path} must be a group of settings.` : 'Settings must be a group.');
+    throw new RuleError(path ? `The setting ${path} must be a group of settings.` : 'Settings must be a group.');
   const unknown = Object.keys(change).find((k) => !Object.hasOwn(base, k));
   if (unknown !== undefined) throw new RuleError(`There is no setting ${path ? `${path}.` : ''}${unknown}.`);
   return Object.fromEntries(Object.entries(base).map(([k, v]) => [k, merge(v, change[k], path ? `${path}.${k}` : k)]));

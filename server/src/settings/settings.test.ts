@@ -17,7 +17,7 @@ const change = (version: number, value: unknown) => office.patch('/api/settings'
 
 describe('settings', () => {
   it.each([
-    [{ price: { labourPerHour: -1 } }, 'price.labourPerHour is -1; it must be a number of at least 0.'],
+    [{ price: { labourPerHour: -1 } }, 'The setting price.labourPerHour is -1; it must be a number of at least 0.'],
     [{ hats: 1 }, 'There is no setting hats.'],
     [{ toString: 1 }, '"toString" is no field of anything here: take it out.'],
     [{ check: { flock: { hensPerNest: 0 } } }, /hensPerNest is 0; it takes 0.1 to 100/],
