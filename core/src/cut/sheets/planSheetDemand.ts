@@ -3,22 +3,12 @@ import { boundSheets } from './boundSheets.ts';
 import { fillSheets, fitsOn, SPLITS } from './fillSheets.ts';
 import type { Filled, OnePiece } from './fillSheets.ts';
 import type { SheetDemand, SheetKind, SheetsPlan } from './types.ts';
+import { randomOf } from '../randomOf.ts';
 
 /** Plans of an item that are tried with their pieces in another order, and sheets that are planned anew, at most. */
 const TRIES = 400;
 /** Pieces laid in all tries together: what is large is tried less often, and is the same on every machine. */
 const MOST_LAID = 60_000;
-
-/** Numbers from 0 to 1, the same in every run (mulberry32). */
-const randomOf = (seed: number): (() => number) => {
-  let a = seed >>> 0;
-  return () => {
-    a = (a + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(a ^ (a >>> 15), 1 | a);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
-  };
-};
 
 interface Draft {
   readonly sheets: readonly Filled[];

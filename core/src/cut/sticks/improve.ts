@@ -4,17 +4,7 @@ import { meter } from './findBestPatterns.ts';
 import { fillFirst } from './fillFirst.ts';
 import { isBetter, narrowTo, uncutOf } from './problem.ts';
 import type { Column, Draft, PatternProblem } from './problem.ts';
-
-/** Numbers from 0 to 1, the same in every run: a plan is the same for the same demand (mulberry32). */
-const randomOf = (seed: number): (() => number) => {
-  let a = seed >>> 0;
-  return () => {
-    a = (a + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(a ^ (a >>> 15), 1 | a);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
-  };
-};
+import { randomOf } from '../randomOf.ts';
 
 /** Sticks that are taken out at once. */
 const FEWEST = 2;
