@@ -1,19 +1,9 @@
+import { randomOf } from '@rubbet/core/cut';
 import type { StickDemand, StickPiece, StickStock } from '@rubbet/core/cut';
 
 /** Kinds of demand that a saw meets, and one that nobody would wish on it. */
 export const KINDS = ['one length', 'several lengths', 'limited offcuts', 'weeks', 'adversarial'] as const;
 export type Kind = (typeof KINDS)[number];
-
-/** Numbers from 0 to 1 that are the same for the same seed (mulberry32). */
-export const randomOf = (seed: number): (() => number) => {
-  let a = seed >>> 0;
-  return () => {
-    a = (a + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(a ^ (a >>> 15), 1 | a);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4_294_967_296;
-  };
-};
 
 const ITEM = '2x4';
 const stock = (length: number, cost: number, quantity: number | null = null): StickStock => ({

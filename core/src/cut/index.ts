@@ -9,3 +9,4 @@ export * from './sheets/types.ts';
 export * from './sheets/readSheetDemand.ts';
 export * from './sheets/planSheetDemand.ts';
 export * from './readRack.ts';
+export { randomOf } from './randomOf.ts';

@@ -10,15 +10,17 @@ export type CutPlans = Pick<Takeoff, 'sticks' | 'sheets' | 'mesh'>;
 
 const costOf = (sticks: readonly StickCut[]): number => sticks.reduce((sum, s) => sum + s.cost, 0);
 
-/** Item by item the cheaper of what was found for all together and of one unit's plan over and over. */
-const cheaper = (together: StickPlan, one: StickPlan, quantity: number): StickPlan => {
+/** Item by item the cheaper of what was found for all together and of single units' plans, each over and over. */
+export const cheaper = (
+  together: StickPlan,
+  ones: readonly { readonly plan: StickPlan; readonly quantity: number }[],
+): StickPlan => {
   const items = [...new Set(together.sticks.map((s) => s.item))];
   const sticks = items.flatMap((item) => {
-    const [all, single] = [together, one].map((p) => p.sticks.filter((s) => s.item === item)) as [
-      StickCut[],
-      StickCut[],
-    ];
-    return costOf(all) <= costOf(single) * quantity ? all : Array.from({ length: quantity }, () => single).flat();
+    const mine = (p: StickPlan): StickCut[] => p.sticks.filter((s) => s.item === item);
+    const all = mine(together);
+    const single = ones.flatMap(({ plan, quantity }) => Array.from({ length: quantity }, () => mine(plan)).flat());
+    return costOf(all) <= costOf(single) ? all : single;
   });
   return { ...together, sticks, cost: costOf(sticks) };
 };
@@ -27,6 +29,6 @@ const cheaper = (together: StickPlan, one: StickPlan, quantity: number): StickPl
 export const planBatch = (parts: readonly Part[], quantity: number): CutPlans => {
   const all = repeatParts(parts, quantity);
   const together = planSticks(stickDemandOf(all));
-  const sticks = quantity === 1 ? together : cheaper(together, planSticks(stickDemandOf(parts)), quantity);
+  const sticks = quantity === 1 ? together : cheaper(together, [{ plan: planSticks(stickDemandOf(parts)), quantity }]);
   return { sticks, sheets: sheetPlanOf(all), mesh: planMesh(all) };
 };

@@ -3,6 +3,7 @@ import type { MeshPlan, SheetPlan, StickPlan, StickStock } from '../cut/index.ts
 import { SHEETS } from '../stock/index.ts';
 import { repeatParts } from '../unit/index.ts';
 import type { Part } from '../unit/index.ts';
+import { cheaper } from './planBatch.ts';
 import { catalogueSticks, planMesh, sheetPlanOf, stickDemandOf } from './takeOff.ts';
 
 /** So many equal units of one design. */
@@ -31,8 +32,8 @@ export interface Batch {
 const APART = 2000;
 
 /** All units side by side: ids and marks say which design and unit they are of. */
-const layTogether = (units: readonly BatchOf[]): Part[] =>
-  units.flatMap(({ parts, quantity }, k) =>
+const layTogether = (units: readonly BatchOf[]): Part[][] =>
+  units.map(({ parts, quantity }, k) =>
     repeatParts(parts, quantity).map((p) => {
       const [x, y, z] = p.place.origin;
       return {
@@ -57,15 +58,19 @@ const priceOf = (sticks: StickPlan, sheets: SheetPlan, mesh: MeshPlan): BatchCos
  * what it costs to take it (nothing for offcuts); what it does not give is bought.
  */
 export const planTogether = (units: readonly BatchOf[], rack: readonly StickStock[] = []): Batch => {
-  const all = layTogether(units);
+  const all = layTogether(units).flat();
   const stock = [...rack, ...catalogueSticks()];
   const demand = stickDemandOf(all, stock);
-  const sticks = planSticks(demand);
+  const ones = layTogether(units.map((u) => ({ ...u, quantity: 1 }))).map((parts, k) => ({
+    plan: planSticks(stickDemandOf(parts)),
+    quantity: units[k]?.quantity ?? 0,
+  }));
+  const sticks = cheaper(planSticks(demand), ones);
   const sheets = sheetPlanOf(all);
   const mesh = planMesh(all);
   const alone = units.reduce<BatchCost>(
-    (sum, { parts, quantity }) => {
-      const one = priceOf(planSticks(stickDemandOf(parts)), sheetPlanOf(parts), planMesh(parts));
+    (sum, { parts, quantity }, k) => {
+      const one = priceOf((ones[k] as (typeof ones)[number]).plan, sheetPlanOf(parts), planMesh(parts));
       return {
         sticks: sum.sticks + quantity * one.sticks,
         sheets: sum.sheets + quantity * one.sheets,

@@ -1,12 +1,8 @@
+import type { SheetPiece } from '../planSheets.ts';
 import type { SheetCut, SheetKind, SheetPut, SheetSaw } from './types.ts';
 
 /** One rectangle that is wanted. */
-export interface OnePiece {
-  readonly id: string;
-  readonly length: number;
-  readonly width: number;
-  readonly grain: boolean;
-}
+export type OnePiece = Pick<SheetPiece, 'id' | 'length' | 'width' | 'grain'>;
 
 /** A sheet being filled. */
 export interface Filled {

@@ -1,6 +1,7 @@
 import { onlyThese, ownIds, readList, readNumber, readRecord, readText, readWhole } from '../readers.ts';
 import { DemandError } from '../types.ts';
-import type { SheetDemand, SheetKind, SheetWanted } from './types.ts';
+import type { SheetPiece } from '../planSheets.ts';
+import type { SheetDemand, SheetKind } from './types.ts';
 
 /**
  * Reads a sheet demand from parsed JSON.
@@ -24,7 +25,7 @@ export const readSheetDemand = (json: unknown): SheetDemand => {
       quantity: s.quantity === null || s.quantity === undefined ? null : readWhole(s.quantity, `${where}.quantity`, 0),
     };
   });
-  const pieces = readList(d.pieces, 'pieces').map((raw, i): SheetWanted => {
+  const pieces = readList(d.pieces, 'pieces').map((raw, i): SheetPiece => {
     const where = `pieces[${i}]`;
     const p = readRecord(raw, where);
     onlyThese(p, ['id', 'item', 'length', 'width', 'quantity', 'grain'], where);

@@ -1,20 +1,9 @@
+import type { SheetPiece, SheetStock } from '../planSheets.ts';
+
 /** A kind of sheet that can be had: `quantity` null for as many as wanted. Inches and cents. */
-export interface SheetKind {
-  readonly item: string;
-  readonly length: number;
-  readonly width: number;
+export interface SheetKind extends SheetStock {
   readonly cost: number;
   readonly quantity: number | null;
-}
-
-/** Equal rectangles wanted; with `grain` their length lies along the sheet's, and they are never turned. */
-export interface SheetWanted {
-  readonly id: string;
-  readonly item: string;
-  readonly length: number;
-  readonly width: number;
-  readonly quantity: number;
-  readonly grain: boolean;
 }
 
 /** With a track saw any cut from edge to edge; with a table saw rips along the sheet first, then cross cuts, then a last trim. */
@@ -25,7 +14,7 @@ export interface SheetDemand {
   readonly kerf: number;
   readonly saw: SheetSaw;
   readonly stock: readonly SheetKind[];
-  readonly pieces: readonly SheetWanted[];
+  readonly pieces: readonly SheetPiece[];
 }
 
 /** A piece on a sheet: its low corner, and how it lies there; x along the sheet's length. */

@@ -87,8 +87,8 @@ export const solvePatternLp = (
   const y = new Float64Array(m);
   for (let i = 0; i < n; i++) y[i] = p.penalties[i] as number;
   const d = new Float64Array(m);
-  const inBasis = new Uint8Array(entries.length + 4 * rounds + 8);
-  for (let i = 0; i < m; i++) inBasis[i] = 1;
+  // By entry, as basis has it by row.
+  const inBasis = entries.map((_, e) => (e < m ? 1 : 0));
 
   let bound = -Infinity;
   let prices: number[] = p.sizes.map(() => 0);
@@ -230,6 +230,7 @@ export const solvePatternLp = (
       for (const f of found) {
         pool.push(f.column);
         entries.push(entryOf(f.column));
+        inBasis.push(0);
         if (f.rc < least) {
           least = f.rc;
           enter = entries.length - 1;
