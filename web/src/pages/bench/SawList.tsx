@@ -155,6 +155,27 @@ export const SawList = ({
             border="1px dashed"
             borderColor="soft"
           >
+            {/* Its wood went before what is still to be cut. */}
+            {(s.spoiled ?? []).map((c, k) => (
+              <Box
+                key={`spoiled ${k}`}
+                width={`${(100 * c.length) / s.length}%`}
+                display="grid"
+                placeItems="center"
+                overflow="hidden"
+                border="1px solid"
+                borderColor="soft"
+                backgroundImage="repeating-linear-gradient(45deg,var(--rb-colors-soft) 0 1px,transparent 1px 9px)"
+                color="keel"
+                fontSize="14px"
+                title={`${readTicket(c.id).mark}, no good: its wood is gone`}
+                data-spoiled={readTicket(c.id).mark}
+              >
+                <Box as="s" bg="tapeoff" px={1}>
+                  {readTicket(c.id).mark}
+                </Box>
+              </Box>
+            ))}
             {(tickets[i] ?? []).map((c, k) => {
               const { mark, isCut, parts: pieces } = c;
               const shape = about(mark);
@@ -185,22 +206,6 @@ export const SawList = ({
                 </CutTicket>
               );
             })}
-            {(s.spoiled ?? []).map((c, k) => (
-              <Box
-                key={`spoiled ${k}`}
-                width={`${(100 * c.length) / s.length}%`}
-                display="grid"
-                placeItems="center"
-                overflow="hidden"
-                backgroundImage="repeating-linear-gradient(45deg,var(--chakra-colors-rule) 0 2px,transparent 2px 9px)"
-                color="keel"
-                fontSize="14px"
-                title={`${readTicket(c.id).mark}, no good: its wood is gone`}
-                data-spoiled={readTicket(c.id).mark}
-              >
-                <s>{readTicket(c.id).mark}</s>
-              </Box>
-            ))}
             {s.left > 8 && (
               <Box flex={1} display="grid" placeItems="center" color="soft" fontSize="14px">
                 <span>
