@@ -16,6 +16,7 @@ const CORE_ORDER = [
   'structure',
   'cut',
   'takeoff',
+  'saw',
   'site',
   'steps',
   'price',

@@ -90,36 +90,3 @@ export const weatherFor = (day: string): string => {
   const n = (h >>> 0) % 100;
   return n < 52 ? 'dry' : n < 68 ? 'cloud' : n < 82 ? `wind ${18 + (n % 14)}` : `rain ${50 + (n % 5) * 10} %`;
 };
-
-/** Rack at the start: whole lengths and marked offcuts. */
-export const RACK: readonly {
-  readonly item: string;
-  readonly length: number | null;
-  readonly quantity: number;
-  readonly place: string;
-  readonly mark: string;
-}[] = [
-  { item: '2x4', length: 96, quantity: 86, place: 'A1', mark: '' },
-  { item: '2x4', length: 120, quantity: 24, place: 'A1', mark: '' },
-  { item: '2x4', length: 144, quantity: 31, place: 'A2', mark: '' },
-  { item: '2x4', length: 192, quantity: 12, place: 'A2', mark: '' },
-  { item: '2x3', length: 96, quantity: 58, place: 'A3', mark: '' },
-  { item: '2x3-pt', length: 96, quantity: 26, place: 'A3', mark: '' },
-  { item: '2x2', length: 96, quantity: 40, place: 'A4', mark: '' },
-  { item: '2x6-pt', length: 96, quantity: 14, place: 'B1', mark: '' },
-  { item: '2x6-pt', length: 144, quantity: 9, place: 'B1', mark: '' },
-  { item: '4x4-pt', length: 96, quantity: 11, place: 'B2', mark: '' },
-  { item: '1x4', length: 96, quantity: 33, place: 'B3', mark: '' },
-  { item: '1x3', length: 96, quantity: 20, place: 'B3', mark: '' },
-  { item: '1x2', length: 96, quantity: 44, place: 'B3', mark: '' },
-  { item: 'picket', length: 72, quantity: 120, place: 'B4', mark: '' },
-  { item: '2x4', length: 41.5, quantity: 1, place: 'C1', mark: 'R-104' },
-  { item: '2x4', length: 37.25, quantity: 1, place: 'C1', mark: 'R-109' },
-  { item: '2x6-pt', length: 52, quantity: 1, place: 'C1', mark: 'R-111' },
-  { item: '4x4-pt', length: 30.75, quantity: 2, place: 'C2', mark: 'R-112' },
-  { item: 'siding-5/8', length: null, quantity: 17, place: 'D1', mark: '' },
-  { item: 'ply-1/2', length: null, quantity: 22, place: 'D1', mark: '' },
-  { item: 'ply-3/4', length: null, quantity: 9, place: 'D2', mark: '' },
-  { item: 'hardware-cloth', length: null, quantity: 5, place: 'E1', mark: '' },
-  { item: 'metal', length: 96, quantity: 24, place: 'E2', mark: '' },
-];

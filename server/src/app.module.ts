@@ -1,6 +1,7 @@
 import { Module } from '@nestjs/common';
 import { APP_FILTER, APP_GUARD, APP_INTERCEPTOR } from '@nestjs/core';
 import { AuthModule } from './auth/auth.module.ts';
+import { BatchesModule } from './batches/batches.module.ts';
 import { BenchModule } from './bench/bench.module.ts';
 import { BoardModule } from './board/board.module.ts';
 import { BookModule } from './book/book.module.ts';
@@ -17,10 +18,12 @@ import { DatabaseModule } from './database/database.module.ts';
 import { DocumentsModule } from './documents/documents.module.ts';
 import { FleetModule } from './fleet/fleet.module.ts';
 import { HealthModule } from './health/health.module.ts';
+import { ItemsModule } from './items/items.module.ts';
 import { JobsModule } from './jobs/jobs.module.ts';
 import { ModelsModule } from './models/models.module.ts';
 import { OrdersModule } from './orders/orders.module.ts';
 import { PeopleModule } from './people/people.module.ts';
+import { PurchasesModule } from './purchases/purchases.module.ts';
 import { RackModule } from './rack/rack.module.ts';
 import { RoadModule } from './road/road.module.ts';
 import { SettingsModule } from './settings/settings.module.ts';
@@ -47,6 +50,9 @@ import { VisitModule } from './visit/visit.module.ts';
     RoadModule,
     ModelsModule,
     RackModule,
+    ItemsModule,
+    BatchesModule,
+    PurchasesModule,
     TodayModule,
     DocumentsModule,
     VisitModule,

@@ -7,3 +7,4 @@ export * from './writeGltf.ts';
 export * from './modelFile.ts';
 export * from './writeCsv.ts';
 export * from './writeJoints.ts';
+export * from './readSheet.ts';

@@ -1,3 +1,5 @@
+import { longestOf } from '../stock/index.ts';
+
 /**
  * Where a run is joined: at the farthest candidate within `sheet` of the last joint, else at the farthest of the second choice,
  * else a whole sheet on. Ends included.
@@ -33,14 +35,17 @@ export const withoutSliver = (joints: readonly number[], least = SLIVER): readon
 };
 
 /** Longest stick of framing lumber that every yard keeps: 16 ft. */
-export const LONGEST_STICK = 192;
+const LONGEST_STICK = 192;
+
+/** Longest piece of a framing member of an item: as long as the sticks are that the business carries, where a yard keeps that. */
+export const longestPiece = (item: string): number => Math.min(LONGEST_STICK, longestOf(item));
 
 /** The pieces of a long member as `[from, to]`: one where a stick is long enough, else joined over the candidates. */
 export const splitMember = (
   from: number,
   to: number,
-  candidates: readonly number[] = [],
-  most: number = LONGEST_STICK,
+  candidates: readonly number[],
+  most: number,
 ): (readonly [number, number])[] => {
   const joints = chooseJoints(from, to, most, candidates);
   return joints.slice(1).map((b, i) => [joints[i] as number, b] as const);

@@ -1,4 +1,4 @@
-import { findItem, findLumber, findSheet } from '../stock/index.ts';
+import { findItem, findLumber, findSheet, longestOf } from '../stock/index.ts';
 import { clipBelow } from '../geometry/index.ts';
 import { chooseJoints, splitMember } from './chooseJoints.ts';
 import type { PlacedOpening } from './layoutOpenings.ts';
@@ -140,7 +140,7 @@ export const cladWall = (sketch: Sketch, plan: CladPlan): number[] => {
     const first = rest > EPS && rest < LEAST_ROW && high > c.width ? c.width - (LEAST_ROW - rest) : c.width;
     const rows = [0];
     for (let z = first; z < high - EPS; z += c.width) rows.push(z);
-    const stretches = splitMember(plan.from, plan.to, plan.centres, LONGEST_BOARD);
+    const stretches = splitMember(plan.from, plan.to, plan.centres, Math.min(LONGEST_BOARD, longestOf(c.item)));
     let n = 0;
     for (const [k, row] of rows.entries())
       for (const [a, b] of stretches) {

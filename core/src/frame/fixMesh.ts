@@ -1,7 +1,7 @@
 import { add, cross, findPieces, clipBelow, measureArea, measurePtBounds, scale } from '../geometry/index.ts';
 import type { ConvexPiece, Pt } from '../geometry/index.ts';
 import type { EndCut, MeshFixing, PartDraft } from '../unit/index.ts';
-import { findLumber } from '../stock/index.ts';
+import { longestOf } from '../stock/index.ts';
 import type { Axes } from './axes.ts';
 import { freeStretches } from './freeStretches.ts';
 import type { Stretch } from './freeStretches.ts';
@@ -10,8 +10,6 @@ import type { Sketch } from './sketch.ts';
 
 /** A 1×2 laid flat over the edge of the mesh. */
 const BATTEN = { width: 1.5, thickness: 0.75 };
-/** Longest 1×2 sold. */
-const LONGEST = Math.max(...findLumber('1x2').lengths.map((l) => l.length));
 /** What a batten keeps clear of other parts by, and the shortest piece worth cutting. */
 const CLEAR = 1 / 16;
 const LEAST = 5;
@@ -177,7 +175,7 @@ const battenFace = (mesh: PartDraft, pieces: readonly ConvexPiece[]): readonly P
       const made = free.flatMap(([a, b]) => {
         if (b - a < LEAST) return [];
         // The rail behind runs on, so a long batten may be joined anywhere: in equal lengths.
-        const lengths = Math.ceil((b - a) / LONGEST - 1e-6);
+        const lengths = Math.ceil((b - a) / longestOf('1x2') - 1e-6);
         if (lengths === 1 && a <= 0 && b >= first.length) return [first];
         return Array.from({ length: lengths }, (_, k): readonly PartDraft[] => {
           const [from, to] = [a + ((b - a) * k) / lengths, a + ((b - a) * (k + 1)) / lengths];

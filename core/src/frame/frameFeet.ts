@@ -1,10 +1,12 @@
 import type { Pt } from '../geometry/index.ts';
 import { findPiece } from '../stock/index.ts';
 import type { Axes } from './axes.ts';
-import { splitMember } from './chooseJoints.ts';
+import { longestPiece, splitMember } from './chooseJoints.ts';
 import { boxPart, polyPart } from './makePart.ts';
 import type { Sketch } from './sketch.ts';
 
+/** Skids are pairs of these. */
+const SKID = '2x6-pt';
 const T = 1.5;
 const LEG = 3.5;
 
@@ -100,7 +102,7 @@ export const frameFeet = (
       const y = Math.round((((depth - 3) * r) / (rows - 1)) * 16) / 16;
       for (const k of [0, 1]) {
         // The second of a pair is joined away from the first.
-        const pieces = splitMember(0, length, [length * (k === 0 ? 0.4 : 0.6)]);
+        const pieces = splitMember(0, length, [length * (k === 0 ? 0.4 : 0.6)], longestPiece(SKID));
         pieces.forEach(([a, b], i) => {
           const ring: Pt[] = [
             ...(i === 0
@@ -126,7 +128,7 @@ export const frameFeet = (
                 id: `${id}/skid-${r + 1}-${k + 1}${pieces.length > 1 ? `-${i + 1}` : ''}`,
                 name: 'skid, one of a pair',
                 role: 'runner',
-                item: '2x6-pt',
+                item: SKID,
                 notches: ['outer ends cut back 2½ × 3 in below'],
               },
               'az',

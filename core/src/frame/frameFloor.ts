@@ -3,7 +3,7 @@ import { rectangle } from '../geometry/index.ts';
 import type { Vec3 } from '../geometry/index.ts';
 import { UNIT_AXES } from './axes.ts';
 import type { Axes } from './axes.ts';
-import { chooseJoints, splitMember } from './chooseJoints.ts';
+import { chooseJoints, longestPiece, splitMember } from './chooseJoints.ts';
 import { frameFeet } from './frameFeet.ts';
 import type { Foundation } from './frameFeet.ts';
 import { boxPart } from './makePart.ts';
@@ -46,7 +46,7 @@ export const frameRaisedFloor = (
   const under = frameFeet(sketch, a, id, L, D, plan.foundation);
   const top = under + rim;
   for (const [k, y] of [0, D - T].entries())
-    splitMember(0, L).forEach(([x0, x1], i, all) =>
+    splitMember(0, L, [], longestPiece(plan.rimItem)).forEach(([x0, x1], i, all) =>
       sketch.add(
         boxPart(
           a,
@@ -147,7 +147,7 @@ export const frameRaisedFloor = (
     tapes: [
       {
         title: 'both long rims',
-        parts: splitMember(0, L).flatMap((_, i, all) =>
+        parts: splitMember(0, L, [], longestPiece(plan.rimItem)).flatMap((_, i, all) =>
           [1, 2].map((k) => `base/rim-long-${k}${all.length > 1 ? `-${i + 1}` : ''}`),
         ),
         length: L,

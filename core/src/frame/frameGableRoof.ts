@@ -2,7 +2,7 @@ import { findLumber } from '../stock/index.ts';
 import { headTop, openingSide } from './layoutOpenings.ts';
 import type { PlacedOpening } from './layoutOpenings.ts';
 import { boxPart, polyPart, sawAngle } from './makePart.ts';
-import { splitMember } from './chooseJoints.ts';
+import { longestPiece, splitMember } from './chooseJoints.ts';
 import { WALL } from './frameWall.ts';
 import type { LeanSlope } from './frameLeanRoof.ts';
 import type { Axes } from './axes.ts';
@@ -57,7 +57,7 @@ export const frameRidge = (
 ): void => {
   const ridge = ridgeOf(s);
   const middle = s.depth / 2;
-  splitMember(from, to, candidates).forEach(([a, b], i) =>
+  splitMember(from, to, candidates, longestPiece(ridge.item)).forEach(([a, b], i) =>
     sketch.add(
       polyPart(
         axes,

@@ -2,7 +2,7 @@ import type { Pt } from '../geometry/index.ts';
 import type { EndCut, Tape, TapeMark } from '../unit/index.ts';
 import { findLumber } from '../stock/index.ts';
 import type { Axes } from './axes.ts';
-import { splitMember } from './chooseJoints.ts';
+import { longestPiece, splitMember } from './chooseJoints.ts';
 import { boxPart, polyPart, sawAngle } from './makePart.ts';
 import type { PartText } from './makePart.ts';
 import { headTop, openingSide, standsOnFloor } from './layoutOpenings.ts';
@@ -223,7 +223,7 @@ export const frameWall = (sketch: Sketch, plan: WallPlan): FramedWall => {
     // A long plate is joined over a stud; the upper one of a pair a stud further on.
     const through = what === 'bottom' ? [] : plan.openings.filter((o) => o.through);
     const pieces = stretchesBeside(from, to, through).flatMap(([a, b]) =>
-      splitMember(a, b, what === 'upper' ? centres.filter((c) => c < to - 40) : centres),
+      splitMember(a, b, what === 'upper' ? centres.filter((c) => c < to - 40) : centres, longestPiece(item)),
     );
     return pieces.map(([a, b], i) => {
       const pieceId = `${id}/${what}-plate${pieces.length > 1 ? `-${i + 1}` : ''}`;

@@ -5,6 +5,10 @@ import { PRICE_RULES } from '../price/index.ts';
 import type { PriceRules } from '../price/index.ts';
 import { PAD_RULES } from '../site/index.ts';
 import type { PadRules } from '../site/index.ts';
+import { SAW_RULES } from '../saw/index.ts';
+import type { SawRules } from '../saw/index.ts';
+import { ItemError, readItemChanges } from '../stock/index.ts';
+import type { ItemChanges } from '../stock/index.ts';
 import { LABOUR_RATES } from '../steps/index.ts';
 import type { LabourRates } from '../steps/index.ts';
 import { METHOD_RULES } from './methodRules.ts';
@@ -17,6 +21,9 @@ export interface BusinessRules {
   readonly labour: LabourRates;
   readonly pads: PadRules;
   readonly method: MethodRules;
+  readonly saw: SawRules;
+  /** What its items are and cost, where that is not the trade's usual. */
+  readonly items: ItemChanges;
   readonly units: { readonly style: LengthStyle; readonly denominator: 16 | 32 };
 }
 
@@ -28,6 +35,8 @@ export const BUSINESS_RULES: BusinessRules = {
   labour: LABOUR_RATES,
   pads: PAD_RULES,
   method: METHOD_RULES,
+  saw: SAW_RULES,
+  items: {},
   units: { style: 'inches', denominator: 16 },
 };
 
@@ -65,6 +74,13 @@ const BOUNDS: Readonly<Record<string, readonly [number, number]>> = {
   'pads.shim': [0.25, 6],
   'pads.embed': [0, 24],
   'pads.fillFrom': [1, 20],
+  'saw.kerf': [1 / 32, 0.5],
+  'saw.endTrim': [0, 12],
+  'saw.firewood': [1, 96],
+  'saw.restWorth': [0, 1],
+  'saw.longRest': [1, 192],
+  'saw.stack': [0.5, 12],
+  'saw.stopMove': [0, 1000],
 };
 
 /** Least and most that a number setting may be. Where a table does not say it, a space is never nothing and nothing is twenty times its usual value. */
@@ -91,6 +107,15 @@ const readSeverities = (change: unknown): CheckRules['severities'] => {
   return change as CheckRules['severities'];
 };
 
+/** Items as the business has them. */
+const readItems = (change: unknown): ItemChanges => {
+  try {
+    return readItemChanges(change);
+  } catch (error) {
+    throw error instanceof ItemError ? new RuleError(error.message) : error;
+  }
+};
+
 const readValue = (base: unknown, change: unknown, path: string): unknown => {
   if (typeof change !== typeof base)
     throw new RuleError(`The setting ${path} is ${JSON.stringify(change)}; it must be a ${typeof base}.`);
@@ -98,6 +123,8 @@ const readValue = (base: unknown, change: unknown, path: string): unknown => {
     throw new RuleError(
       `The setting ${path} is ${JSON.stringify(change)}; it takes one of ${LENGTH_STYLES.join(', ')}.`,
     );
+  if (path === 'saw.sheets' && change !== 'track' && change !== 'table')
+    throw new RuleError(`The setting ${path} is ${JSON.stringify(change)}; it takes track or table.`);
   if (path === 'units.denominator' && change !== 16 && change !== 32)
     throw new RuleError(`The setting ${path} is ${String(change)}; it takes 16 or 32.`);
   if (typeof change === 'number' && path !== 'units.denominator') {
@@ -113,6 +140,7 @@ const readValue = (base: unknown, change: unknown, path: string): unknown => {
 const merge = (base: unknown, change: unknown, path: string): unknown => {
   if (change === undefined) return base;
   if (path === 'check.severities') return readSeverities(change);
+  if (path === 'items') return readItems(change);
   if (!isGroup(base)) return readValue(base, change, path);
   if (!isGroup(change))
     throw new RuleError(path ? `The setting ${path} must be a group of settings.` : 'Settings must be a group.');
@@ -131,7 +159,7 @@ export const readRules = (changes: unknown): BusinessRules => merge(BUSINESS_RUL
 export const readKeptRules = (changes: unknown): BusinessRules => {
   const keep = (base: unknown, change: unknown, path: string): unknown => {
     if (change === undefined) return base;
-    if (path !== 'check.severities' && isGroup(base))
+    if (path !== 'check.severities' && path !== 'items' && isGroup(base))
       return Object.fromEntries(
         Object.entries(base).map(([k, v]) => [
           k,

@@ -15,6 +15,7 @@ import type { FoundationPlan, Survey } from '../site/index.ts';
 import type { Method, Operation, Step } from '../steps/index.ts';
 import { measureMoving, measureTipSpeed } from '../structure/index.ts';
 import type { MovingForce } from '../structure/index.ts';
+import { withItems } from '../stock/index.ts';
 import { takeOff } from '../takeoff/index.ts';
 import type { Takeoff } from '../takeoff/index.ts';
 import type { Effort } from '../cut/index.ts';
@@ -101,7 +102,9 @@ export const computeOrder = (
   input: OrderInput,
   rules: BusinessRules = BUSINESS_RULES,
   effort: Effort = 'full',
-): OrderComputation => {
+): OrderComputation => withItems(rules.items, () => compute(input, rules, effort));
+
+const compute = (input: OrderInput, rules: BusinessRules, effort: Effort): OrderComputation => {
   const { spec } = input;
   const flock = input.flock ?? defaultFlock(spec);
   const whole = buildSpec(spec);

@@ -2,3 +2,5 @@ export * from './items.ts';
 export * from './measureDensity.ts';
 export * from './hardware.ts';
 export * from './bought.ts';
+export * from './catalogue.ts';
+export * from './readItemChanges.ts';

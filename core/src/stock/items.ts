@@ -337,34 +337,5 @@ export const ROOFINGS: readonly Roofing[] = [
   },
 ];
 
+/** Everything that the trade usually keeps. */
 export const STOCK: readonly StockItem[] = [...LUMBER, ...SHEETS, ...MESHES, ...ROOFINGS, ...PIECES, ...HARDWARE];
-const byKey = new Map(STOCK.map((item) => [item.key, item]));
-
-/**
- * The stock item of a key.
- * @throws Error naming the key when there is none
- */
-export const findItem = (key: string): StockItem => {
-  const item = byKey.get(key);
-  if (!item) throw new Error(`There is no stock item "${key}".`);
-  return item;
-};
-
-const ofKind = <K extends ItemKind>(key: string, kind: K): Extract<StockItem, { kind: K }> => {
-  const item = findItem(key);
-  if (item.kind !== kind) throw new Error(`Stock item "${key}" is ${item.kind}, not ${kind}.`);
-  return item as Extract<StockItem, { kind: K }>;
-};
-
-/** The lumber of a key; throws when the key is another kind of item. */
-export const findLumber = (key: string): Lumber => ofKind(key, 'lumber');
-/** The sheet of a key; throws when the key is another kind of item. */
-export const findSheet = (key: string): Sheet => ofKind(key, 'sheet');
-/** The mesh of a key; throws when the key is another kind of item. */
-export const findMesh = (key: string): Mesh => ofKind(key, 'mesh');
-/** The roofing of a key; throws when the key is another kind of item. */
-export const findRoofing = (key: string): Roofing => ofKind(key, 'roofing');
-/** The piece of a key; throws when the key is another kind of item. */
-export const findPiece = (key: string): Piece => ofKind(key, 'piece');
-/** The hardware of a key; throws when the key is another kind of item. */
-export const findHardware = (key: string): Hardware => ofKind(key, 'hardware');

@@ -1,4 +1,5 @@
-import { findItem, findLumber, findSheet, LUMBER, MESHES, STOCK } from './items.ts';
+import { LUMBER, MESHES, STOCK } from './items.ts';
+import { findItem, findLumber, findSheet } from './catalogue.ts';
 import { measureBoardFeet, measureDensity } from './measureDensity.ts';
 
 // Dressed sizes, dry. Source: American Softwood Lumber Standard, NIST PS 20 (from memory).

@@ -1,6 +1,6 @@
 import { planSticks } from '../cut/index.ts';
 import type { MeshPlan, SheetPlan, StickPlan, StickStock } from '../cut/index.ts';
-import { SHEETS } from '../stock/index.ts';
+import { findSheet } from '../stock/index.ts';
 import { repeatParts } from '../unit/index.ts';
 import type { Part } from '../unit/index.ts';
 import { cheaper } from './planBatch.ts';
@@ -49,7 +49,7 @@ const layTogether = (units: readonly BatchOf[]): Part[][] =>
 
 const priceOf = (sticks: StickPlan, sheets: SheetPlan, mesh: MeshPlan): BatchCost => ({
   sticks: sticks.cost,
-  sheets: sheets.sheets.reduce((sum, s) => sum + (SHEETS.find((k) => k.key === s.item)?.cost ?? 0), 0),
+  sheets: sheets.sheets.reduce((sum, s) => sum + findSheet(s.item).cost, 0),
   mesh: mesh.cost,
 });
 

@@ -8,13 +8,10 @@ import {
   findItem,
   findLumber,
   findRoofing,
-  LUMBER,
   measureBoardFeet,
-  MESHES,
   PIECE_UNIT,
-  PIECES,
-  ROOFINGS,
-  SHEETS,
+  findSheet,
+  itemsOf,
 } from '../stock/index.ts';
 
 /** One line of what to buy. */
@@ -50,7 +47,7 @@ const lumberParts = (parts: readonly Part[]): Part[] =>
 
 /** Stock of every lumber length, without limit, at catalogue prices. */
 export const catalogueSticks = (): StickStock[] =>
-  LUMBER.flatMap((l) => l.lengths.map((s) => ({ item: l.key, length: s.length, cost: s.cost, quantity: null })));
+  itemsOf('lumber').flatMap((l) => l.lengths.map((s) => ({ item: l.key, length: s.length, cost: s.cost, quantity: null })));
 
 /** Ends the name of a ticket whose piece is ripped into two parts. */
 const PAIR = '×2';
@@ -97,10 +94,10 @@ export const sheetPlanOf = (parts: readonly Part[]): SheetPlan => {
   const groups = new Map<string, { part: Part; quantity: number }>();
   for (const p of mine) groups.set(p.mark, { part: p, quantity: (groups.get(p.mark)?.quantity ?? 0) + 1 });
   return planSheets(
-    SHEETS.map((s) => ({ item: s.key, length: s.length, width: s.width })),
+    itemsOf('sheet').map((s) => ({ item: s.key, length: s.length, width: s.width })),
     [...groups.entries()].map(([id, { part, quantity }]) => {
-      const item = SHEETS.find((s) => s.key === part.item);
-      return { id, item: part.item, length: part.length, width: part.width, quantity, grain: item?.grain ?? false };
+      const { grain } = findSheet(part.item);
+      return { id, item: part.item, length: part.length, width: part.width, quantity, grain };
     }),
     KERF,
   );
@@ -110,7 +107,7 @@ export const sheetPlanOf = (parts: readonly Part[]): SheetPlan => {
 export const planMesh = (parts: readonly Part[], effort: Effort = 'full'): MeshPlan =>
   planRolls(
     parts.filter((p) => p.role === 'mesh').map((p) => meshFaceOf(p, parts)),
-    MESHES.flatMap((m) => m.rolls.map((r) => ({ item: m.key, ...r }))),
+    itemsOf('mesh').flatMap((m) => m.rolls.map((r) => ({ item: m.key, ...r }))),
     effort,
   );
 
@@ -143,14 +140,14 @@ export const takeOff = (build: Build, effort: Effort = 'full'): Takeoff => {
   for (const { first, n } of count(sticks.sticks, (s) => `${s.item}|${s.length}`).values())
     add(first.item, feet(first.length), n, first.cost);
   for (const { first, n } of count(sheets.sheets, (s) => s.item).values())
-    add(first.item, '4 × 8 ft', n, SHEETS.find((s) => s.key === first.item)?.cost ?? 0);
+    add(first.item, '4 × 8 ft', n, findSheet(first.item).cost);
   for (const r of mesh.rolls) add(r.item, `${r.width} in × ${feet(r.length)}`, r.count, r.cost);
   const roofing = parts.filter((p) => p.role === 'roofing');
   const roofPlan = planSticks(
     {
       kerf: 0,
       endTrim: 0,
-      stock: ROOFINGS.flatMap((r) =>
+      stock: itemsOf('roofing').flatMap((r) =>
         r.lengths.map((l) => ({ item: r.key, length: l.length, cost: l.cost, quantity: null })),
       ),
       pieces: roofing
@@ -161,7 +158,7 @@ export const takeOff = (build: Build, effort: Effort = 'full'): Takeoff => {
   );
   for (const { first, n } of count(roofPlan.sticks, (s) => `${s.item}|${s.length}`).values())
     add(first.item, `36 in × ${feet(first.length)}`, n, first.cost);
-  for (const { key, bundle } of ROOFINGS) {
+  for (const { key, bundle } of itemsOf('roofing')) {
     const area = roofing.filter((p) => p.item === key).reduce((sum, p) => sum + (p.length * p.width) / 144, 0);
     if (bundle && area > 0)
       add(
@@ -205,7 +202,7 @@ const piecesOf = (
   parts: readonly Part[],
   effort: Effort,
 ): { item: string; size: string; quantity: number; each: number }[] =>
-  PIECES.flatMap((piece) => {
+  itemsOf('piece').flatMap((piece) => {
     const mine = parts.filter((p) => p.item === piece.key);
     if (mine.length === 0) return [];
     const by = PIECE_UNIT[piece.key];

@@ -46,6 +46,6 @@ export const lockOrder = async (trx: Db, id: number, version?: number): Promise<
  * Takes one of the things that belong to no single order. Counted up rather than just read, so that on a cluster the second of
  * two nodes fails at its commit.
  */
-export const lockShared = async (trx: Db, name: 'board' | 'road' | 'settings'): Promise<void> => {
+export const lockShared = async (trx: Db, name: 'board' | 'road' | 'settings' | 'rack'): Promise<void> => {
   await trx.raw('INSERT INTO locks (name, turn) VALUES (?, 1) ON DUPLICATE KEY UPDATE turn = turn + 1', [name]);
 };

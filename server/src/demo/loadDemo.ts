@@ -6,7 +6,6 @@ import {
   flockFor,
   MODELS,
   ORDERS,
-  RACK,
   TRAILERS,
   USERS,
   VEHICLES,
@@ -30,6 +29,7 @@ import { readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import { TABLES } from '../database/tables.ts';
 import { transact } from '../database/transact.ts';
+import { loadSupply } from './loadSupply.ts';
 import { Figures } from '../work/figures.ts';
 import { Pool } from '../work/pool.ts';
 import { OrderActs } from '../orders/orderActs.service.ts';
@@ -102,10 +102,7 @@ const loadBusiness = async (trx: Db, passwordHash: string): Promise<Map<string, 
   }
   for (const t of TRAILERS) await trx('trailers').insert({ id: t.id, trailer: json(t) });
   for (const v of VEHICLES) await trx('vehicles').insert({ id: v.id, vehicle: json(v) });
-  for (const r of RACK) {
-    const [id] = await trx('stock').insert({ item: r.item, length: r.length, place: r.place, mark: r.mark });
-    await trx('stock_ledger').insert({ stock_id: id, change: r.quantity, why: 'counted', by: 'Tobin Askew' });
-  }
+  await loadSupply(trx);
   const today = await shopToday(trx);
   const monday = addDays(today, -((weekday(today) + 6) % 7));
   for (let i = 0; i < 60; i++) {

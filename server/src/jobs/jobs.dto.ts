@@ -1,10 +1,10 @@
 import { ApiProperty } from '@nestjs/swagger';
 import { IsIn } from 'class-validator';
-import { JOB_KINDS } from './kinds.ts';
+import { ASKED_KINDS } from './kinds.ts';
 import type { JobKind } from './kinds.ts';
 
 export class JobDto {
-  @ApiProperty({ enum: JOB_KINDS })
-  @IsIn([...JOB_KINDS], { message: `a job is one of ${JOB_KINDS.join(', ')}` })
+  @ApiProperty({ enum: ASKED_KINDS })
+  @IsIn([...ASKED_KINDS], { message: `a job is one of ${ASKED_KINDS.join(', ')}` })
   kind!: JobKind;
 }

@@ -4,14 +4,17 @@ import { ExportController } from '../export/export.controller.ts';
 import { ExportJob } from '../export/exportJob.ts';
 import { LiveController } from '../live/live.controller.ts';
 import { Live } from '../live/live.service.ts';
+import { PlanningModule } from '../batches/planning.module.ts';
+import { BatchJob } from './batchJob.ts';
 import { JobsController } from './jobs.controller.ts';
 import { Jobs } from './jobs.service.ts';
 import { PapersJob } from './papersJob.ts';
 import { SticksJob } from './sticksJob.ts';
 
 @Module({
-  imports: [DocumentsModule],
+  imports: [DocumentsModule, PlanningModule],
   controllers: [JobsController, ExportController, LiveController],
-  providers: [Jobs, ExportJob, PapersJob, SticksJob, Live],
+  providers: [Jobs, ExportJob, PapersJob, SticksJob, BatchJob, Live],
+  exports: [Jobs],
 })
 export class JobsModule {}

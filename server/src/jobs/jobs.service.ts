@@ -11,6 +11,7 @@ import type { Job } from './jobs.answers.ts';
 import { MAY_ASK } from './kinds.ts';
 import type { JobDone, JobKind, JobRun } from './kinds.ts';
 import { PapersJob } from './papersJob.ts';
+import { BatchJob } from './batchJob.ts';
 import { SticksJob } from './sticksJob.ts';
 
 /** How often an instance looks for work, and writes how far its own is, ms. */
@@ -21,7 +22,7 @@ const SILENT_S = 12;
 /** Jobs that one person may have waiting or running. */
 const MOST = 4;
 
-const COLUMNS = ['id', 'kind', 'state', 'progress', 'note', 'result', 'file', 'created_at', 'user_id'] as const;
+const COLUMNS = ['id', 'kind', 'state', 'progress', 'note', 'result', 'file', 'created_at', 'user_id', 'batch_id'] as const;
 
 interface JobRow {
   readonly id: number;
@@ -33,6 +34,7 @@ interface JobRow {
   readonly file: string | null;
   readonly created_at: string;
   readonly user_id: number | null;
+  readonly batch_id: number | null;
 }
 
 /** A row as it is answered. */
@@ -64,6 +66,7 @@ export class Jobs implements OnApplicationBootstrap, OnModuleDestroy {
     @Inject(ExportJob) private readonly exporting: ExportJob,
     @Inject(PapersJob) private readonly papers: PapersJob,
     @Inject(SticksJob) private readonly sticks: SticksJob,
+    @Inject(BatchJob) private readonly batches: BatchJob,
   ) {}
 
   onApplicationBootstrap(): void {
@@ -106,7 +109,7 @@ export class Jobs implements OnApplicationBootstrap, OnModuleDestroy {
     return jobOf(row);
   }
 
-  async ask(kind: JobKind, me: User): Promise<Job> {
+  async ask(kind: JobKind, me: User, batch?: number): Promise<Job> {
     if (!MAY_ASK[kind].some((r) => me.roles.includes(r))) throw new ForbiddenException();
     const waiting = await this.db('jobs')
       .where({ user_id: me.id })
@@ -118,7 +121,7 @@ export class Jobs implements OnApplicationBootstrap, OnModuleDestroy {
         message: 'Enough is being done for you already: wait for it, or stop one.',
       });
     const id = await transact(this.db, async (trx) => {
-      const [made] = (await trx('jobs').insert({ kind, user_id: me.id })) as [number];
+      const [made] = (await trx('jobs').insert({ kind, user_id: me.id, batch_id: batch ?? null })) as [number];
       await noteDeed(trx, me, { action: 'ask for', entity: 'job', id: made, detail: { kind } });
       return made;
     });
@@ -186,12 +189,17 @@ export class Jobs implements OnApplicationBootstrap, OnModuleDestroy {
     }
   }
 
-  private start(kind: JobKind, run: JobRun): Promise<JobDone> {
-    return kind === 'export'
-      ? this.exporting.run(run)
-      : kind === 'papers'
-        ? this.papers.run(run)
-        : this.sticks.run(run);
+  private start({ kind, batch_id }: JobRow, run: JobRun): Promise<JobDone> {
+    switch (kind) {
+      case 'export':
+        return this.exporting.run(run);
+      case 'papers':
+        return this.papers.run(run);
+      case 'batch':
+        return this.batches.run(run, batch_id ?? 0);
+      case 'sticks':
+        return this.sticks.run(run);
+    }
   }
 
   private async work(job: JobRow, running: AbortController): Promise<void> {
@@ -218,7 +226,7 @@ export class Jobs implements OnApplicationBootstrap, OnModuleDestroy {
     }, WRITE_MS);
     const shut = (): boolean => (running.signal.reason as Error | undefined)?.message === 'shut down';
     try {
-      const done = await this.start(job.kind, {
+      const done = await this.start(job, {
         signal: running.signal,
         write: async (bytes) => {
           running.signal.throwIfAborted();

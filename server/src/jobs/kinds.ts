@@ -2,13 +2,15 @@ import type { StaffRole } from '@rubbet/core/order';
 import type { Job } from './jobs.answers.ts';
 
 export type JobKind = Job['kind'];
-export const JOB_KINDS: readonly JobKind[] = ['export', 'papers', 'sticks'];
+/** Jobs that are asked for by themselves; the others come with what they are for. */
+export const ASKED_KINDS: readonly JobKind[] = ['export', 'papers', 'sticks'];
 
 /** Who may ask for what. */
 export const MAY_ASK: Readonly<Record<JobKind, readonly StaffRole[]>> = {
   export: ['office'],
   papers: ['office', 'shop'],
   sticks: ['office', 'shop'],
+  batch: ['office', 'shop'],
 };
 
 /** What a running job is given: it says how far it is, keeps what it has found so far, and hears when it is to stop. */

@@ -2,5 +2,5 @@ import { Module } from '@nestjs/common';
 import { RackController } from './rack.controller.ts';
 import { Rack } from './rack.service.ts';
 
-@Module({ controllers: [RackController], providers: [Rack] })
+@Module({ controllers: [RackController], providers: [Rack], exports: [Rack] })
 export class RackModule {}

@@ -52,14 +52,3 @@ describe('the day', () => {
     expect((await office.get('/api/orders')).body.rows).toHaveLength(100);
   });
 });
-
-describe('the rack', () => {
-  it('adds its ledger up and leaves out what is gone', async () => {
-    const lines = (await office.get('/api/rack').expect(200)).body as { id: number; quantity: number }[];
-    expect(lines.every((l) => l.quantity > 0)).toBe(true);
-    const line = lines[0];
-    await app.db('stock_ledger').insert({ stock_id: line?.id, change: -(line?.quantity ?? 0), why: 'cut', by: 'x' });
-    const after = (await office.get('/api/rack')).body as { id: number }[];
-    expect(after.map((l) => l.id)).not.toContain(line?.id);
-  });
-});

@@ -18,8 +18,14 @@ import {
 } from '@rubbet/core/order';
 import type { Business, BusinessRules, OrderComputation, OrderInput, WorkPlan } from '@rubbet/core/order';
 import { moveBlock, planSchedule } from '@rubbet/core/schedule';
+import { findSheetSources, findStickSources, planSaw, planSawSheets, ripTogether } from '@rubbet/core/saw';
+import type { RackStock, SawPart, SawRules, SawSheetPart } from '@rubbet/core/saw';
+import { withItems } from '@rubbet/core/stock';
+import type { ItemChanges } from '@rubbet/core/stock';
 import { hasCut, repeatParts } from '@rubbet/core/unit';
 import { planMesh, replanSticks, stickDemandOf } from '@rubbet/core/takeoff';
+import { listSawParts } from '../batches/listSawParts.ts';
+import { listToBuy } from '../purchases/listToBuy.ts';
 import { workRowsOf } from '../bench/workRows.ts';
 import { LABEL_SHEETS, labelled, labelsDocument } from '../documents/packet/labels.ts';
 import { printPlain } from '../documents/print.ts';
@@ -241,6 +247,80 @@ export const TASKS = {
   schedule: (args: Parameters<typeof planSchedule>) => planSchedule(...args),
   moveBlock: (args: Parameters<typeof moveBlock>) => moveBlock(...args),
   replanSticks: (args: Parameters<typeof replanSticks>) => replanSticks(...args),
+  /** What the saw cuts of some open parts of an order: sticks and sheets, and how many wait to be measured in place. */
+  sawParts: ({
+    order,
+    plan,
+    open,
+  }: {
+    readonly order: number;
+    readonly plan: string;
+    readonly open: readonly { readonly part: string; readonly measured: number | null }[];
+  }) => listSawParts(order, readPlan(plan), open),
+  /** What an order still takes, for buying. */
+  toBuy: ({
+    order,
+    quantity,
+    source,
+    cut,
+  }: {
+    readonly order: number;
+    readonly quantity: number;
+    readonly source: Source;
+    readonly cut: readonly string[];
+  }) => listToBuy(order, madeFrom(source), quantity, cut),
+  /** The sticks of one item from the rack and the yard, in the order of the saw. */
+  planSaw: ({
+    parts,
+    rack,
+    rules,
+    items,
+    effort,
+  }: {
+    readonly parts: readonly SawPart[];
+    readonly rack: readonly RackStock[];
+    readonly rules: SawRules;
+    readonly items: ItemChanges;
+    readonly effort: 'quick' | 'full' | number;
+  }) => withItems(items, () => planSaw(ripTogether(parts, rules.kerf), findStickSources(rack), rules, effort)),
+  planSawSheets: ({
+    parts,
+    rack,
+    rules,
+    items,
+  }: {
+    readonly parts: readonly SawSheetPart[];
+    readonly rack: readonly RackStock[];
+    readonly rules: SawRules;
+    readonly items: ItemChanges;
+  }) =>
+    withItems(items, () => planSawSheets(parts, findSheetSources(rack), { kerf: rules.kerf, saw: rules.sheets })),
+  /** What the sticks cost where each order is cut by itself, all of it bought. */
+  sawApart: ({
+    parts,
+    rules,
+    items,
+  }: {
+    readonly parts: readonly SawPart[];
+    readonly rules: SawRules;
+    readonly items: ItemChanges;
+  }) =>
+    withItems(items, () =>
+      [...new Set(parts.map((p) => p.order))].reduce(
+        (sum, order) =>
+          sum +
+          planSaw(
+            ripTogether(
+              parts.filter((p) => p.order === order),
+              rules.kerf,
+            ),
+            findStickSources([]),
+            rules,
+            'quick',
+          ).cost,
+        0,
+      ),
+    ),
   /** The stick plan of one item over many orders: quick first, so that there is something to show, then as good as it gets. */
   sticksOf: ({
     plans: texts,

@@ -349,14 +349,10 @@ export interface components {
       readonly why: string;
     };
     readonly MoveDto: {
-      readonly task: string;
-      /** @description The version that the change was made on, 0 where there was none. */
-      readonly version: number;
-      readonly row: string;
-      /** @example 2026-05-04 */
-      readonly day: string;
-      /** @description Working minutes into the day. */
-      readonly minute: number;
+      /** @enum {string} */
+      readonly kind: 'spoiled' | 'corrected';
+      readonly change: number;
+      readonly why: string;
     };
     readonly PlacedDto: {
       readonly task: string;
@@ -414,19 +410,274 @@ export interface components {
       };
       readonly note: string;
     };
-    readonly ConfirmDto: {
-      /** @enum {string} */
-      readonly item: 'ground' | 'gate' | 'turning' | 'services' | 'permits' | 'litter' | 'birds' | 'home';
-      readonly done: boolean;
+    readonly CountLineDto: {
+      /** @description The line that was counted; left out where it is new. */
+      readonly stock?: number;
+      readonly item?: string;
+      /** @description inches */
+      readonly length?: number;
+      /** @description inches */
+      readonly width?: number;
+      readonly place?: string;
+      readonly mark?: string;
+      readonly quantity: number;
+    };
+    readonly CountDto: {
+      readonly lines: readonly components['schemas']['CountLineDto'][];
+    };
+    readonly CountSheetDto: {
+      /** @description The sheet as CSV: item, length, mark, place, quantity. */
+      readonly csv: string;
+      /** @description Whether it is taken over, or only looked at. */
+      readonly apply: boolean;
+    };
+    readonly SizeDto: {
+      /** @description A length in inches, a roll as 36x600, or empty where there is one size. */
+      readonly size: string;
+      /** @description cents */
+      readonly cost: number;
+    };
+    readonly ItemChangeDto: {
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+      /** @description The sizes that are carried, with what they cost. */
+      readonly sizes?: readonly components['schemas']['SizeDto'][];
+      readonly gravity?: number;
+      readonly supplierId?: string | null;
+      readonly leadDays?: number | null;
+      readonly least?: number;
+    };
+    readonly SupplierDto: {
+      readonly name: string;
+      readonly phone?: string;
+      readonly email?: string;
+      /** @description days */
+      readonly leadDays?: number;
+      readonly note?: string;
+    };
+    readonly SupplierChangeDto: {
+      readonly name?: string;
+      readonly phone?: string;
+      readonly email?: string;
+      /** @description days */
+      readonly leadDays?: number;
+      readonly note?: string;
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+      readonly active?: boolean;
+    };
+    readonly PriceListDto: {
+      /** @description The list as CSV: item, length, price. */
+      readonly csv: string;
+      /** @description Whether it is taken over, or only looked at. */
+      readonly apply: boolean;
+    };
+    readonly NewBatchDto: {
+      readonly title: string;
+      readonly orders: readonly number[];
+    };
+    readonly BatchVersionDto: {
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+    };
+    readonly CutLineDto: {
+      readonly id: number;
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+      /** @description Pieces that are no good, by their place on the stick. */
+      readonly spoiled?: readonly number[];
+      /** @description What is left of the stick, where it was measured. Inches. */
+      readonly left?: number;
+    };
+    readonly CutDto: {
+      readonly lines: readonly components['schemas']['CutLineDto'][];
+    };
+    readonly ShortDto: {
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+      /** @description The line of the rack that has fewer than the book says. */
+      readonly stock: number;
+      readonly there: number;
+    };
+    readonly UndoCutDto: {
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+      readonly why: string;
     };
     readonly JobDto: {
       /** @enum {string} */
       readonly kind: 'export' | 'papers' | 'sticks';
     };
+    readonly PurchaseLineDto: {
+      readonly item: string;
+      /** @description inches */
+      readonly length?: number;
+      /** @description inches */
+      readonly width?: number;
+      readonly quantity: number;
+      /** @description cents */
+      readonly each: number;
+    };
+    readonly NewPurchaseDto: {
+      readonly supplierId: string;
+      readonly note?: string;
+      readonly lines: readonly components['schemas']['PurchaseLineDto'][];
+    };
+    readonly PurchaseActDto: {
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+      readonly due?: string;
+    };
+    readonly ReceivedLineDto: {
+      readonly id: number;
+      readonly quantity: number;
+    };
+    readonly ReceiveDto: {
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+      readonly lines: readonly components['schemas']['ReceivedLineDto'][];
+      /** @description When the rest is to come, where it is ordered back. */
+      readonly due?: string;
+    };
+    readonly CancelPurchaseDto: {
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+      readonly why: string;
+    };
+    readonly ConfirmDto: {
+      /** @enum {string} */
+      readonly item: 'ground' | 'gate' | 'turning' | 'services' | 'permits' | 'litter' | 'birds' | 'home';
+      readonly done: boolean;
+    };
     /** @description A panel or group that is built as one thing. `face` looks at it from outside: u to the right, v up. */
     readonly Assembly: import('@rubbet/core/unit').Assembly;
     /** @enum {string} */
     readonly AssemblyKind: import('@rubbet/core/unit').AssemblyKind;
+    /** @description What a supplier says of a line: how many it has, and in how many days they are here. */
+    readonly Availability: {
+      readonly line: number;
+      readonly has: number;
+      readonly days: number;
+    };
+    /** @description A batch whole. `job` is what plans it, while it does. */
+    readonly Batch: {
+      readonly id: number;
+      readonly title: string;
+      readonly state: components['schemas']['BatchState'];
+      readonly orders: readonly {
+        readonly id: number;
+        readonly title: string;
+      }[];
+      readonly figures: components['schemas']['BatchFigures'] | null;
+      readonly lines: number;
+      readonly linesCut: number;
+      readonly madeBy: string;
+      readonly madeAt: string;
+      readonly version: number;
+      readonly list: readonly components['schemas']['BatchLine'][];
+      readonly job: number | null;
+    };
+    /** @description What a batch comes to. Cents. */
+    readonly BatchFigures: {
+      readonly pieces: number;
+      readonly sticks: number;
+      readonly sheets: number;
+      readonly cost: number;
+      readonly bound: number;
+      readonly proved: boolean;
+      /** @description How often the stop is set. */
+      readonly moves: number;
+      /** @description What the sticks of each order by itself would cost, from the yard. */
+      readonly apart: number;
+      /** @description Pieces that are measured in place first, and stay at the bench. */
+      readonly waiting: number;
+      readonly buy: readonly {
+        readonly item: string;
+        readonly length: number;
+        readonly width: number | null;
+        readonly count: number;
+        readonly cost: number;
+      }[];
+      readonly unplaced: readonly {
+        readonly order: number;
+        readonly mark: string;
+        readonly why: string;
+      }[];
+    };
+    /** @description One stick or sheet of a batch, in its turn. Cents. */
+    readonly BatchLine: {
+      readonly id: number;
+      readonly seq: number;
+      /** @description Lines of one stack are cut lying on each other. */
+      readonly stack: number;
+      /** @enum {string} */
+      readonly kind: 'stick' | 'sheet';
+      readonly item: string;
+      readonly length: number;
+      readonly width: number | null;
+      readonly cost: number;
+      /** @description Where on the rack it is; null where it was to be bought when this was planned. */
+      readonly stock: {
+        readonly id: number;
+        readonly mark: string;
+        readonly place: string;
+      } | null;
+      readonly pieces: readonly components['schemas']['BatchPiece'][];
+      readonly cuts: readonly components['schemas']['SheetCut'][] | null;
+      readonly rests: readonly components['schemas']['BatchRest'][];
+      /** @enum {string} */
+      readonly state: 'open' | 'cut';
+      readonly cutBy: string | null;
+      readonly version: number;
+    };
+    /** @description A part of a piece: whose it is, and where it goes. Inches. */
+    readonly BatchPart: {
+      readonly order: number;
+      readonly part: string;
+      readonly mark: string;
+      readonly panel: string;
+      readonly length: number;
+      readonly width?: number;
+      readonly rip?: number;
+      readonly ends?: string;
+    };
+    /** @description A piece of a stick or sheet. A piece of a sheet has its place on it. */
+    readonly BatchPiece: {
+      readonly length: number;
+      readonly width?: number;
+      readonly x?: number;
+      readonly y?: number;
+      readonly parts: readonly components['schemas']['BatchPart'][];
+      /** @description Width of the strip that ripping leaves. */
+      readonly strip?: number;
+      /** @enum {string} */
+      readonly state: 'open' | 'cut' | 'spoiled';
+    };
+    /** @description What is left of a stick or sheet; once it is cut, the line of the rack that it lies in, with its mark. */
+    readonly BatchRest: {
+      readonly length: number;
+      readonly width?: number;
+      readonly stock?: number;
+      readonly mark?: string;
+    };
+    /** @enum {string} */
+    readonly BatchState: 'planning' | 'planned' | 'cutting' | 'done' | 'dropped';
+    /** @description A line of the list of batches. */
+    readonly BatchSummary: {
+      readonly id: number;
+      readonly title: string;
+      readonly state: components['schemas']['BatchState'];
+      readonly orders: readonly {
+        readonly id: number;
+        readonly title: string;
+      }[];
+      readonly figures: components['schemas']['BatchFigures'] | null;
+      readonly lines: number;
+      readonly linesCut: number;
+      readonly madeBy: string;
+      readonly madeAt: string;
+      readonly version: number;
+    };
     /** @description A level stretch of a foundation: the house, or one bay of its run, each set from a mark of its own. */
     readonly Bench: import('@rubbet/core/site').Bench;
     /** @description What a fastener goes through and what it is held in, inches along it, where it is driven square. */
@@ -584,6 +835,21 @@ export interface components {
     readonly ClosedFace: import('@rubbet/core/unit').ClosedFace;
     /** @description Concrete that others pour before we come: what it must be like for the unit to stand on it. Inches. */
     readonly ConcretePlan: import('@rubbet/core/site').ConcretePlan;
+    /** @description What a count sheet would change, or has changed, line by line. */
+    readonly CountAnswer: {
+      readonly faults: readonly {
+        readonly row: number;
+        readonly message: string;
+      }[];
+      readonly lines: readonly {
+        readonly item: string;
+        readonly length: number | null;
+        readonly mark: string;
+        readonly before: number;
+        readonly after: number;
+      }[];
+      readonly applied: boolean;
+    };
     /** @description A crew or a bay: a row of the board. Sizes in inches, for bays. */
     readonly Crew: {
       readonly id: string;
@@ -737,11 +1003,41 @@ export interface components {
       readonly token: string;
       readonly expiresAt: string;
     };
+    /** @description What a business has otherwise than the trade's usual list: its wood, the lengths that it carries, what it pays. Inches, cents. */
+    readonly ItemChange: import('@rubbet/core/stock').ItemChange;
+    /** @description Changes by item key. */
+    readonly ItemChanges: import('@rubbet/core/stock').ItemChanges;
+    /**
+     * @description What a piece is cut from. Sizes in inches, weights in pounds, prices in whole cents.
+     * @enum {string}
+     */
+    readonly ItemKind: import('@rubbet/core/stock').ItemKind;
+    /** @description An item as the business has it. */
+    readonly ItemLine: {
+      readonly item: string;
+      readonly name: string;
+      readonly kind: components['schemas']['ItemKind'];
+      readonly sizes: readonly components['schemas']['ItemSize'][];
+      readonly pack: number;
+      readonly gravity: number | null;
+      readonly supplierId: string | null;
+      readonly leadDays: number | null;
+      readonly least: number;
+      readonly onRack: number;
+      readonly version: number;
+    };
+    /** @description A size that an item is sold in: a length in inches, a roll as `WIDTHxLENGTH`, or empty. Cents. */
+    readonly ItemSize: {
+      readonly size: string;
+      readonly cost: number;
+      /** @description Whether it is planned with. */
+      readonly carried: boolean;
+    };
     /** @description Work that takes a while, as whoever asked for it sees it. `result` grows while it runs. */
     readonly Job: {
       readonly id: number;
       /** @enum {string} */
-      readonly kind: 'export' | 'papers' | 'sticks';
+      readonly kind: 'export' | 'papers' | 'sticks' | 'batch';
       /** @enum {string} */
       readonly state: 'waiting' | 'running' | 'done' | 'failed' | 'stopped';
       /** @description 0 to 1. */
@@ -768,6 +1064,22 @@ export interface components {
     };
     /** @description What logged times say of a rate. */
     readonly LearnedRate: import('@rubbet/core/steps').LearnedRate;
+    /** @description An entry of the rack's ledger: nothing of it is ever changed. */
+    readonly LedgerEntry: {
+      readonly id: number;
+      readonly stockId: number;
+      readonly item: string;
+      readonly length: number | null;
+      readonly mark: string;
+      /** @enum {string} */
+      readonly kind: 'received' | 'cut' | 'returned' | 'spoiled' | 'counted' | 'corrected';
+      readonly change: number;
+      readonly why: string;
+      readonly by: string;
+      readonly at: string;
+      readonly batchId: number | null;
+      readonly purchaseId: number | null;
+    };
     /**
      * @description How lengths are shown: inches only, feet and inches, or millimetres.
      * @enum {string}
@@ -785,6 +1097,17 @@ export interface components {
         readonly name: string;
         readonly problems: readonly string[];
       }[];
+    };
+    /** @description An accepted order whose costs at today's prices are not those that it was accepted at. Cents. */
+    readonly MarginLine: {
+      readonly orderId: number;
+      readonly title: string;
+      readonly accepted: number;
+      readonly costThen: number;
+      readonly costNow: number;
+      /** @description Margins as shares of the price. */
+      readonly marginThen: number;
+      readonly marginNow: number;
     };
     /** @description A mesh plan: strips, and the rolls they come from. */
     readonly MeshPlan: import('@rubbet/core/cut').MeshPlan;
@@ -883,6 +1206,31 @@ export interface components {
     readonly MovingForce: import('@rubbet/core/structure').MovingForce;
     /** @description What hands and wheels can do. Defaults common practice, no source; a business may change them. */
     readonly MovingRules: import('@rubbet/core/structure').MovingRules;
+    /** @description A size of something that is to be bought, and what it is for. Inches, cents. */
+    readonly NeedLine: {
+      readonly item: string;
+      readonly name: string;
+      readonly length: number | null;
+      readonly width: number | null;
+      readonly wanted: number;
+      readonly onRack: number;
+      readonly onOrder: number;
+      readonly buy: number;
+      readonly pack: number;
+      readonly each: number;
+      readonly cost: number;
+      readonly supplierId: string | null;
+      /** @description The day that it is needed, and the last day to order it by; null where nothing but the least that is kept asks for it. */
+      readonly by: string | null;
+      readonly orderBy: string | null;
+      readonly orders: readonly number[];
+    };
+    /** @description What all accepted orders need that is neither on the rack nor on its way. */
+    readonly NeedsAnswer: {
+      readonly lines: readonly components['schemas']['NeedLine'][];
+      readonly cost: number;
+      readonly orders: number;
+    };
     /** @description A framed opening, in its assembly's face coordinates. */
     readonly Opening: import('@rubbet/core/unit').Opening;
     /**
@@ -1032,6 +1380,27 @@ export interface components {
     readonly Placement: import('@rubbet/core/geometry').Placement;
     /** @description A price taken apart, whole cents. */
     readonly Price: import('@rubbet/core/price').Price;
+    /** @description What was paid for a size, and since when. */
+    readonly PriceEntry: {
+      readonly size: string;
+      readonly cost: number;
+      readonly supplierId: string | null;
+      readonly by: string;
+      readonly at: string;
+    };
+    /** @description What a price list would change, or has changed, line by line. */
+    readonly PriceListAnswer: {
+      readonly faults: readonly components['schemas']['RowFault'][];
+      readonly lines: readonly {
+        readonly item: string;
+        readonly name: string;
+        readonly size: string;
+        readonly before: number | null;
+        readonly cost: number;
+        readonly carried: boolean;
+      }[];
+      readonly applied: boolean;
+    };
     /** @description What the business charges by; money in cents, shares as fractions. Defaults invented; each business sets its own. */
     readonly PriceRules: import('@rubbet/core/price').PriceRules;
     /** @description A price taken apart, what to buy, and what is judged wrong. */
@@ -1049,14 +1418,64 @@ export interface components {
     };
     /** @description A point in a drawing plane, inches. */
     readonly Pt: import('@rubbet/core/geometry').Pt;
-    /** @description A line of the rack: what lies there, and how many. Lengths in inches. */
+    /** @description A purchase order whole. */
+    readonly Purchase: {
+      readonly id: number;
+      readonly supplierId: string;
+      readonly supplier: string;
+      readonly state: components['schemas']['PurchaseState'];
+      readonly due: string | null;
+      readonly orderedAt: string | null;
+      readonly lines: number;
+      readonly cost: number;
+      readonly version: number;
+      readonly note: string;
+      readonly madeBy: string;
+      readonly list: readonly components['schemas']['PurchaseLine'][];
+      readonly sent: readonly {
+        readonly to: string;
+        readonly subject: string;
+        readonly body: string;
+        readonly at: string;
+      }[];
+    };
+    readonly PurchaseLine: {
+      readonly id: number;
+      readonly item: string;
+      readonly name: string;
+      readonly length: number | null;
+      readonly width: number | null;
+      readonly quantity: number;
+      readonly received: number;
+      readonly each: number;
+      readonly cost: number;
+    };
+    /** @enum {string} */
+    readonly PurchaseState: 'draft' | 'ordered' | 'in part' | 'received' | 'cancelled';
+    /** @description A line of the list of purchase orders. */
+    readonly PurchaseSummary: {
+      readonly id: number;
+      readonly supplierId: string;
+      readonly supplier: string;
+      readonly state: components['schemas']['PurchaseState'];
+      readonly due: string | null;
+      readonly orderedAt: string | null;
+      readonly lines: number;
+      readonly cost: number;
+      readonly version: number;
+    };
+    /** @description A line of the rack: what lies there, how many, and how many of them batches have spoken for. Lengths in inches. */
     readonly RackLine: {
       readonly id: number;
       readonly item: string;
       readonly length: number | null;
+      readonly width: number | null;
       readonly place: string;
       readonly mark: string;
       readonly quantity: number;
+      readonly reserved: number;
+      /** @description Since when it lies there. */
+      readonly since: string;
     };
     /**
      * @description Rates that follow from what a step is about, in the order in which they are told.
@@ -1092,6 +1511,10 @@ export interface components {
     readonly RoofThrust: import('@rubbet/core/unit').RoofThrust;
     /** @description A crew or a bay that blocks are planned on: a row of the board. */
     readonly Row: import('@rubbet/core/schedule').Row;
+    /** @description What is wrong with a row of a file, counted as a spreadsheet counts it: the heading is row 1. */
+    readonly RowFault: import('@rubbet/core/formats').RowFault;
+    /** @description How a business saws. Inches, cents. */
+    readonly SawRules: import('@rubbet/core/saw').SawRules;
     /** @description A summary as somebody sees it: without money where that is not theirs to see. */
     readonly SeenSummary: {
       readonly price?: number;
@@ -1150,6 +1573,8 @@ export interface components {
     readonly Severity: import('@rubbet/core/check').Severity;
     /** @description The flat outline of a part, with any holes, pushed `depth` inches along u × v of its placement. */
     readonly Shape: import('@rubbet/core/geometry').Shape;
+    /** @description One cut, in its turn: from edge to edge of what lies there then. `along` is the way that the saw goes: the sheet's length, or its width. */
+    readonly SheetCut: import('@rubbet/core/cut').SheetCut;
     /** @description One sheet of the plan. */
     readonly SheetLayout: import('@rubbet/core/cut').SheetLayout;
     /** @description A piece laid on a sheet: low corner and extents, x along the sheet's length. */
@@ -1221,6 +1646,19 @@ export interface components {
       readonly bound: number;
       readonly proved: boolean;
     };
+    /** @description A length that can be bought, in inches, and its price in cents. */
+    readonly StockLength: import('@rubbet/core/stock').StockLength;
+    /** @description Who wood and hardware are bought from. */
+    readonly Supplier: {
+      readonly id: string;
+      readonly name: string;
+      readonly phone: string;
+      readonly email: string;
+      readonly leadDays: number;
+      readonly note: string;
+      readonly active: boolean;
+      readonly version: number;
+    };
     /** @description One place at which a unit is carried: inches, heights over the level that the unit is drawn from. */
     readonly Support: import('@rubbet/core/site').Support;
     /** @description A survey of one site. `lift` is how far the highest pad shall stand above its ground, `gate` the narrowest way in where it was measured; inches. */
@@ -1231,6 +1669,17 @@ export interface components {
     readonly Tape: import('@rubbet/core/unit').Tape;
     /** @description A stud or opening mark on a tape pull: `at` inches from the hooked end, the piece lies to that side of the mark. */
     readonly TapeMark: import('@rubbet/core/unit').TapeMark;
+    /** @description An order that has something to cut: how many parts are open, how many of them a batch has already. */
+    readonly ToCut: {
+      readonly orderId: number;
+      readonly title: string;
+      readonly customer: string;
+      readonly wantedBy: string;
+      readonly open: number;
+      readonly inBatches: number;
+      /** @description The day that the crew plan has its cutting on. */
+      readonly day: string | null;
+    };
     /** @description What the day asks for. */
     readonly TodayAnswer: {
       readonly today: string;

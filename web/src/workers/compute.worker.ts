@@ -1,6 +1,7 @@
 import { provingMends } from '@rubbet/core/check';
 import type { Finding } from '@rubbet/core/check';
 import { computeOrder } from '@rubbet/core/order';
+import { withItems } from '@rubbet/core/stock';
 import type { BusinessRules, OrderInput } from '@rubbet/core/order';
 
 /** A question to the worker, numbered so that late answers can be told from new ones. */
@@ -28,7 +29,7 @@ const prove = async ({ id, input, rules }: ComputeRequest, findings: readonly Fi
   for (;;) {
     await pause();
     if (newest !== id) return;
-    const step = proof.next();
+    const step = withItems(rules.items, () => proof.next());
     if (!step.done) continue;
     self.postMessage({ id, findings: step.value });
     return;

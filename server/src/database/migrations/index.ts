@@ -5,6 +5,7 @@ import * as orderLife from './003-order-life.ts';
 import * as ownBusiness from './004-own-business.ts';
 import * as methods from './005-methods.ts';
 import * as bench from './006-bench.ts';
+import * as saw from './007-saw.ts';
 
 /** Every migration by name, oldest first. */
 export const migrations: Readonly<Record<string, Knex.Migration>> = {
@@ -14,6 +15,7 @@ export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '004-own-business': ownBusiness,
   '005-methods': methods,
   '006-bench': bench,
+  '007-saw': saw,
 };
 
 /** Name of the newest migration that this version knows. */

@@ -1,0 +1,112 @@
+import type { SheetCut } from '@rubbet/core/cut';
+
+export type BatchState = 'planning' | 'planned' | 'cutting' | 'done' | 'dropped';
+
+/** A part of a piece: whose it is, and where it goes. Inches. */
+export interface BatchPart {
+  readonly order: number;
+  readonly part: string;
+  readonly mark: string;
+  readonly panel: string;
+  readonly length: number;
+  readonly width?: number;
+  readonly rip?: number;
+  readonly ends?: string;
+}
+
+/** A piece of a stick or sheet. A piece of a sheet has its place on it. */
+export interface BatchPiece {
+  readonly length: number;
+  readonly width?: number;
+  readonly x?: number;
+  readonly y?: number;
+  readonly parts: readonly BatchPart[];
+  /** Width of the strip that ripping leaves. */
+  readonly strip?: number;
+  readonly state: 'open' | 'cut' | 'spoiled';
+}
+
+/** What is left of a stick or sheet; once it is cut, the line of the rack that it lies in, with its mark. */
+export interface BatchRest {
+  readonly length: number;
+  readonly width?: number;
+  readonly stock?: number;
+  readonly mark?: string;
+}
+
+/** One stick or sheet of a batch, in its turn. Cents. */
+export interface BatchLine {
+  readonly id: number;
+  readonly seq: number;
+  /** Lines of one stack are cut lying on each other. */
+  readonly stack: number;
+  readonly kind: 'stick' | 'sheet';
+  readonly item: string;
+  readonly length: number;
+  readonly width: number | null;
+  readonly cost: number;
+  /** Where on the rack it is; null where it was to be bought when this was planned. */
+  readonly stock: { readonly id: number; readonly mark: string; readonly place: string } | null;
+  readonly pieces: readonly BatchPiece[];
+  readonly cuts: readonly SheetCut[] | null;
+  readonly rests: readonly BatchRest[];
+  readonly state: 'open' | 'cut';
+  readonly cutBy: string | null;
+  readonly version: number;
+}
+
+/** What a batch comes to. Cents. */
+export interface BatchFigures {
+  readonly pieces: number;
+  readonly sticks: number;
+  readonly sheets: number;
+  readonly cost: number;
+  readonly costBound: number;
+  readonly proved: boolean;
+  /** How often the stop is set. */
+  readonly moves: number;
+  /** What the sticks of each order by itself would cost, from the yard. */
+  readonly costApart: number;
+  /** Pieces that are measured in place first, and stay at the bench. */
+  readonly waiting: number;
+  readonly buy: readonly {
+    readonly item: string;
+    readonly length: number;
+    readonly width: number | null;
+    readonly count: number;
+    readonly cost: number;
+  }[];
+  readonly unplaced: readonly { readonly order: number; readonly mark: string; readonly why: string }[];
+}
+
+/** A line of the list of batches. */
+export interface BatchSummary {
+  readonly id: number;
+  readonly title: string;
+  readonly state: BatchState;
+  readonly orders: readonly { readonly id: number; readonly title: string }[];
+  readonly figures: BatchFigures | null;
+  readonly lines: number;
+  readonly linesCut: number;
+  readonly madeBy: string;
+  readonly madeAt: string;
+  readonly version: number;
+}
+
+/** A batch whole. `job` is what plans it, while it does. */
+export interface Batch extends BatchSummary {
+  readonly list: readonly BatchLine[];
+  readonly job: number | null;
+}
+
+/** An order that has something to cut: how many parts are open, how many of them a batch has already. */
+export interface ToCut {
+  readonly orderId: number;
+  readonly title: string;
+  readonly customer: string;
+  readonly wantedBy: string;
+  readonly open: number;
+  readonly inBatches: number;
+  /** The day that the crew plan has its cutting on. */
+  readonly day: string | null;
+}

@@ -1,0 +1,103 @@
+import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post } from '@nestjs/common';
+import { ApiTags } from '@nestjs/swagger';
+import type { User } from '../auth/auth.answers.ts';
+import { Answers } from '../common/answer.ts';
+import { IdPipe } from '../common/inputs.ts';
+import { EVERYONE, Me, Roles } from '../common/roles.ts';
+import { Heavy } from '../common/turns.ts';
+import { Jobs } from '../jobs/jobs.service.ts';
+import { BatchVersionDto, CutDto, NewBatchDto, ShortDto, UndoCutDto } from './batches.dto.ts';
+import { Batches } from './batches.service.ts';
+import { Cutting } from './cutting.service.ts';
+
+@ApiTags('batches')
+@Controller('batches')
+export class BatchesController {
+  constructor(
+    @Inject(Batches) private readonly batches: Batches,
+    @Inject(Cutting) private readonly cutting: Cutting,
+    @Inject(Jobs) private readonly jobs: Jobs,
+  ) {}
+
+  @Get()
+  @Roles(...EVERYONE)
+  @Answers('BatchSummary', { list: true })
+  list() {
+    return this.batches.list();
+  }
+
+  @Get('to-cut')
+  @Roles(...EVERYONE)
+  @Answers('ToCut', { list: true })
+  toCut() {
+    return this.batches.toCut();
+  }
+
+  @Post()
+  @Roles('office', 'shop')
+  @Answers('Batch', { status: 201 })
+  async create(@Body() body: NewBatchDto, @Me() me: User) {
+    const id = await this.batches.create(body, me);
+    try {
+      await this.jobs.ask('batch', me, id);
+    } catch (error) {
+      // Too much is being planned for them already: nothing of it stays.
+      await this.batches.drop(id, 1, me);
+      throw error;
+    }
+    return this.batches.show(id);
+  }
+
+  @Get(':id')
+  @Roles(...EVERYONE)
+  @Answers('Batch')
+  show(@Param('id', IdPipe) id: number) {
+    return this.batches.show(id);
+  }
+
+  @Delete(':id')
+  @Roles('office', 'shop')
+  @Answers('BatchSummary', { list: true })
+  drop(@Param('id', IdPipe) id: number, @Body() body: BatchVersionDto, @Me() me: User) {
+    return this.batches.drop(id, body.version, me);
+  }
+
+  @Post(':id/plan')
+  @HttpCode(200)
+  @Roles('office', 'shop')
+  @Heavy()
+  @Answers('Batch')
+  replan(@Param('id', IdPipe) id: number, @Body() body: BatchVersionDto, @Me() me: User) {
+    return this.batches.replan(id, body.version, me);
+  }
+
+  @Post(':id/cuts')
+  @HttpCode(200)
+  @Roles('office', 'shop')
+  @Answers('Batch')
+  cut(@Param('id', IdPipe) id: number, @Body() body: CutDto, @Me() me: User) {
+    return this.cutting.cut(id, body, me);
+  }
+
+  @Post(':id/short')
+  @HttpCode(200)
+  @Roles('office', 'shop')
+  @Heavy()
+  @Answers('Batch')
+  short(@Param('id', IdPipe) id: number, @Body() body: ShortDto, @Me() me: User) {
+    return this.cutting.short(id, body, me);
+  }
+
+  @Post(':id/lines/:line/undo')
+  @HttpCode(200)
+  @Roles('office', 'shop')
+  @Answers('Batch')
+  undo(
+    @Param('id', IdPipe) id: number,
+    @Param('line', IdPipe) line: number,
+    @Body() body: UndoCutDto,
+    @Me() me: User,
+  ) {
+    return this.cutting.undo(id, line, body, me);
+  }
+}

@@ -1,0 +1,127 @@
+import { BadRequestException, ConflictException, Inject, Injectable } from '@nestjs/common';
+import type { User } from '../auth/auth.answers.ts';
+import { noteDeed } from '../database/audit.ts';
+import { DB, readJson } from '../database/connect.ts';
+import type { Db } from '../database/connect.ts';
+import { transact } from '../database/transact.ts';
+import { staleOf } from '../database/updateVersioned.ts';
+import type { Batch, BatchPiece, BatchSummary, ToCut } from './batches.answers.ts';
+import type { NewBatchDto } from './batches.dto.ts';
+import { refOf } from './gather.ts';
+import { BatchPlanner } from './planBatch.ts';
+import { listBatches, lockBatch, readBatch } from './readBatch.ts';
+
+/** Batches: what is cut together, from which sticks, in which order. */
+@Injectable()
+export class Batches {
+  constructor(
+    @Inject(DB) private readonly db: Db,
+    @Inject(BatchPlanner) private readonly planner: BatchPlanner,
+  ) {}
+
+  list(): Promise<BatchSummary[]> {
+    return listBatches(this.db);
+  }
+
+  show(id: number, db: Db = this.db): Promise<Batch> {
+    return readBatch(db, id);
+  }
+
+  /** Orders on the bench that still have something to saw, the most urgent first. */
+  async toCut(): Promise<ToCut[]> {
+    const rows = (await this.db('work_orders')
+      .join('orders', 'orders.id', 'work_orders.order_id')
+      .join('customers', 'customers.id', 'orders.customer_id')
+      .join('work_parts', 'work_parts.work_order_id', 'work_orders.id')
+      .whereNull('work_orders.done_at')
+      .whereNull('orders.cancelled_at')
+      .whereNull('orders.held_at')
+      .whereNot('work_parts.state', 'cut')
+      .groupBy('orders.id')
+      .orderBy('orders.wanted_by')
+      .orderBy('orders.id')
+      .limit(200)
+      .select('orders.id as orderId', 'orders.title', 'customers.name as customer', 'orders.wanted_by as wantedBy')
+      .count({ open: '*' })) as unknown as Omit<ToCut, 'inBatches' | 'day'>[];
+    const ids = rows.map((r) => r.orderId);
+    const [days, lines] = await Promise.all([
+      this.db('operations')
+        .whereIn('order_id', ids)
+        .where({ station: 'saw', done: false })
+        .groupBy('order_id')
+        .select('order_id')
+        .min({ day: 'day' }) as unknown as Promise<{ order_id: number; day: string | null }[]>,
+      this.db('batch_lines')
+        .join('batches', 'batches.id', 'batch_lines.batch_id')
+        .whereIn('batches.state', ['planned', 'cutting'])
+        .where('batch_lines.state', 'open')
+        .select('batch_lines.pieces') as unknown as Promise<{ pieces: unknown }[]>,
+    ]);
+    const taken = new Set(lines.flatMap((l) => readJson<BatchPiece[]>(l.pieces).flatMap((p) => p.parts.map(refOf))));
+    return rows.map((r) => ({
+      ...r,
+      open: Number(r.open),
+      inBatches: [...taken].filter((t) => t.startsWith(`${r.orderId}/`)).length,
+      day: days.find((d) => d.order_id === r.orderId)?.day ?? null,
+    }));
+  }
+
+  /** Writes a batch down, to be planned by a job; gives its number. */
+  create(body: NewBatchDto, me: User): Promise<number> {
+    return transact(this.db, async (trx) => {
+      const there = (await trx('work_orders')
+        .join('orders', 'orders.id', 'work_orders.order_id')
+        .whereIn('orders.id', body.orders)
+        .whereNull('orders.cancelled_at')
+        .whereNull('orders.held_at')
+        .whereNull('orders.delivered_at')
+        .pluck('orders.id')) as number[];
+      const missing = body.orders.find((o) => !there.includes(o));
+      if (missing !== undefined)
+        throw new BadRequestException({
+          code: 'invalid',
+          message: `Order ${missing} has no work order that can be cut: make one at its Bench station, or leave it out.`,
+        });
+      const [id] = (await trx('batches').insert({
+        title: body.title,
+        orders: JSON.stringify(body.orders),
+        made_by: me.name,
+      })) as [number];
+      await noteDeed(trx, me, { action: 'plan', entity: 'batch', id, detail: { orders: body.orders } });
+      return id;
+    });
+  }
+
+  /** Gives a batch up of which nothing is cut: what it had spoken for on the rack is free again. */
+  drop(id: number, version: number, me: User): Promise<BatchSummary[]> {
+    return transact(this.db, async (trx) => {
+      const batch = await lockBatch(trx, id);
+      if (batch.version !== version) throw staleOf(version, { version: batch.version });
+      if (await trx('batch_lines').where({ batch_id: id, state: 'cut' }).first('id'))
+        throw new ConflictException({
+          code: 'begun',
+          message: 'Something of this batch is cut already: cut the rest of it, or undo what is cut first.',
+          theirs: batch.version,
+        });
+      await trx('reservations').where({ batch_id: id }).delete();
+      await trx('jobs').where({ batch_id: id }).whereIn('state', ['waiting', 'running']).update({ stop: true });
+      await trx('batches')
+        .where({ id })
+        .update({ state: 'dropped', version: version + 1 });
+      await noteDeed(trx, me, { action: 'drop', entity: 'batch', id, detail: {} });
+    }).then(() => this.list());
+  }
+
+  /** Plans what is open anew, from the rack as it is now. */
+  async replan(id: number, version: number, me: User): Promise<Batch> {
+    const { version: now } = await this.show(id);
+    if (now !== version) throw staleOf(version, { version: now });
+    if (!(await this.planner.replan(id)))
+      throw new ConflictException({
+        code: 'busy',
+        message: 'The rack changed again and again while this was planned. Nothing was changed; try once more.',
+      });
+    await transact(this.db, (trx) => noteDeed(trx, me, { action: 'plan anew', entity: 'batch', id, detail: {} }));
+    return this.show(id);
+  }
+}

@@ -1,0 +1,97 @@
+import type { RackStock, SawPart, SawSheetPart } from '@rubbet/core/saw';
+import { readJson } from '../database/connect.ts';
+import type { Db } from '../database/connect.ts';
+import { readPlanText } from '../bench/workPlans.ts';
+import type { Pool } from '../work/pool.ts';
+import type { BatchPiece } from './batches.answers.ts';
+
+/** A part named by its order and its place in the order's plan. */
+export const refOf = (p: { readonly order: number; readonly part: string }): string => `${p.order}/${p.part}`;
+
+/** What of the rack nobody else has spoken for, the oldest first. */
+export const readFreeRack = async (db: Db, batch: number): Promise<RackStock[]> => {
+  const rows = (await db('stock')
+    .leftJoin(
+      db('reservations').whereNot({ batch_id: batch }).groupBy('stock_id').select('stock_id').sum({ n: 'quantity' }).as('kept'),
+      'kept.stock_id',
+      'stock.id',
+    )
+    .where('stock.quantity', '>', 0)
+    .orderBy('stock.since')
+    .orderBy('stock.id')
+    .select('stock.id', 'stock.item', 'stock.length', 'stock.width', 'stock.mark', 'stock.quantity', 'kept.n')) as (Omit<
+    RackStock,
+    'free'
+  > & { quantity: number; n: number | null })[];
+  return rows.map(({ quantity, n, ...r }) => ({ ...r, free: quantity - Number(n ?? 0) }));
+};
+
+/** Parts that open lines of other batches have. */
+const readTaken = async (db: Db, batch: number): Promise<Set<string>> => {
+  const rows = (await db('batch_lines')
+    .join('batches', 'batches.id', 'batch_lines.batch_id')
+    .whereIn('batches.state', ['planned', 'cutting'])
+    .whereNot('batches.id', batch)
+    .where('batch_lines.state', 'open')
+    .select('batch_lines.pieces')) as { pieces: unknown }[];
+  return new Set(rows.flatMap((r) => readJson<BatchPiece[]>(r.pieces).flatMap((p) => p.parts.map(refOf))));
+};
+
+/** Parts that a batch has wood for on the rack already. */
+export const readServed = async (db: Db): Promise<Set<string>> => {
+  const rows = (await db('batch_lines')
+    .join('batches', 'batches.id', 'batch_lines.batch_id')
+    .whereIn('batches.state', ['planned', 'cutting'])
+    .where('batch_lines.state', 'open')
+    .whereNotNull('batch_lines.stock_id')
+    .select('batch_lines.pieces')) as { pieces: unknown }[];
+  return new Set(rows.flatMap((r) => readJson<BatchPiece[]>(r.pieces).flatMap((p) => p.parts.map(refOf))));
+};
+
+/** What a batch is planned from. */
+export interface Gathered {
+  readonly version: number;
+  readonly rack: readonly RackStock[];
+  readonly sticks: readonly SawPart[];
+  readonly sheets: readonly SawSheetPart[];
+  readonly waiting: number;
+}
+
+/**
+ * What is still to be cut for a batch: parts of its orders that are open, not measured in place and in no other batch; where
+ * something of it is cut already, only those that it has.
+ */
+export const gather = async (
+  db: Db,
+  pool: Pool,
+  batch: { readonly id: number; readonly orders: readonly number[]; readonly version: number },
+): Promise<Gathered> => {
+  const taken = await readTaken(db, batch.id);
+  const lines = (await db('batch_lines').where({ batch_id: batch.id }).select('pieces', 'state')) as {
+    pieces: unknown;
+    state: string;
+  }[];
+  const begun = lines.some((l) => l.state === 'cut');
+  const mine = new Set(lines.flatMap((l) => readJson<BatchPiece[]>(l.pieces).flatMap((p) => p.parts.map(refOf))));
+  const sticks: SawPart[] = [];
+  const sheets: SawSheetPart[] = [];
+  let waiting = 0;
+  for (const order of batch.orders) {
+    const plan = await readPlanText(db, order);
+    if (plan === undefined) continue;
+    const rows = (await db('work_parts')
+      .join('work_orders', 'work_orders.id', 'work_parts.work_order_id')
+      .where('work_orders.order_id', order)
+      .whereNot('work_parts.state', 'cut')
+      .select('work_parts.part_id as part', 'work_parts.measured')) as { part: string; measured: number | null }[];
+    const open = rows.filter((r) => {
+      const ref = refOf({ order, part: r.part });
+      return !taken.has(ref) && (!begun || mine.has(ref));
+    });
+    const found = await pool.run('sawParts', { order, plan, open }, { for: 'job' });
+    sticks.push(...found.sticks);
+    sheets.push(...found.sheets);
+    waiting += found.waiting;
+  }
+  return { version: batch.version, rack: await readFreeRack(db, batch.id), sticks, sheets, waiting };
+};

@@ -1,0 +1,120 @@
+import type { SawSheet, SawStick } from '@rubbet/core/saw';
+import type { Db } from '../database/connect.ts';
+import { lockShared } from '../database/locks.ts';
+import type { BatchFigures, BatchPiece, BatchRest } from './batches.answers.ts';
+import { lockBatch } from './readBatch.ts';
+
+/** A plan as it is to be kept. */
+export interface DraftPlan {
+  readonly sticks: readonly SawStick[];
+  readonly sheets: readonly SawSheet[];
+  readonly figures: BatchFigures;
+}
+
+const json = (v: unknown): string => JSON.stringify(v);
+
+/** The lines of a plan in the order of the saw: sticks, then sheets. */
+const linesOf = (plan: DraftPlan, firewood: number) => {
+  const last = Math.max(-1, ...plan.sticks.map((s) => s.stack));
+  const sticks = plan.sticks.map((s) => {
+    const pieces = s.cuts.map(
+      (c): BatchPiece => ({
+        length: c.length,
+        parts: c.parts.map(({ item: _, ...p }) => p),
+        ...(c.strip === undefined ? {} : { strip: c.strip }),
+        state: 'open',
+      }),
+    );
+    const rests: BatchRest[] = s.left >= firewood ? [{ length: s.left }] : [];
+    return {
+      kind: 'stick',
+      item: s.item,
+      length: s.length,
+      width: null,
+      cost: s.cost,
+      stock_id: s.stock,
+      stack: s.stack,
+      pieces: json(pieces),
+      cuts: null,
+      rests: json(rests),
+    };
+  });
+  const sheets = plan.sheets.map((s) => ({
+    kind: 'sheet',
+    item: s.item,
+    length: s.length,
+    width: s.width,
+    cost: s.cost,
+    stock_id: s.stock,
+    stack: last + 1 + s.stack,
+    pieces: json(
+      s.pieces.map(({ part: { item: _, ...part }, ...put }): BatchPiece => ({ ...put, parts: [part], state: 'open' })),
+    ),
+    cuts: json(s.cuts),
+    rests: json(s.rests),
+  }));
+  return [...sticks, ...sheets];
+};
+
+/**
+ * Puts a plan in the place of what is still open of a batch, and speaks for what it takes from the rack. Gives false, and changes
+ * nothing, where the batch or the rack are not as they were when it was planned.
+ */
+export const keepPlan = async (
+  trx: Db,
+  id: number,
+  version: number,
+  plan: DraftPlan,
+  firewood: number,
+): Promise<boolean> => {
+  const batch = await lockBatch(trx, id);
+  if (batch.version !== version || batch.state === 'dropped' || batch.state === 'done') return false;
+  await lockShared(trx, 'rack');
+  const wanted = new Map<number, number>();
+  const rows = linesOf(plan, firewood);
+  for (const r of rows) if (r.stock_id !== null) wanted.set(r.stock_id, (wanted.get(r.stock_id) ?? 0) + 1);
+  if (wanted.size > 0) {
+    const there = (await trx('stock').whereIn('id', [...wanted.keys()]).forUpdate().select('id', 'quantity')) as {
+      id: number;
+      quantity: number;
+    }[];
+    const kept = (await trx('reservations')
+      .whereIn('stock_id', [...wanted.keys()])
+      .whereNot({ batch_id: id })
+      .groupBy('stock_id')
+      .select('stock_id')
+      .sum({ n: 'quantity' })) as unknown as { stock_id: number; n: number }[];
+    for (const [stock, n] of wanted) {
+      const free =
+        (there.find((s) => s.id === stock)?.quantity ?? 0) - Number(kept.find((k) => k.stock_id === stock)?.n ?? 0);
+      if (free < n) return false;
+    }
+  }
+  await trx('batch_lines').where({ batch_id: id, state: 'open' }).delete();
+  const last = (await trx('batch_lines').where({ batch_id: id }).max<{ seq: number | null; stack: number | null }[]>({
+    seq: 'seq',
+    stack: 'stack',
+  })) as { seq: number | null; stack: number | null }[];
+  const seq = (last[0]?.seq ?? 0) + 1;
+  const stack = (last[0]?.stack ?? -1) + 1;
+  for (let i = 0; i < rows.length; i += 100)
+    await trx('batch_lines').insert(
+      rows.slice(i, i + 100).map((r, k) => ({ ...r, batch_id: id, seq: seq + i + k, stack: stack + r.stack })),
+    );
+  await trx('reservations').where({ batch_id: id }).delete();
+  if (wanted.size > 0)
+    await trx('reservations').insert(
+      [...wanted].map(([stock_id, quantity]) => ({ batch_id: id, stock_id, quantity })),
+    );
+  const left = rows.length > 0;
+  const begun = last[0]?.seq !== null;
+  await trx('batches')
+    .where({ id })
+    .update({
+      state: begun ? (left ? 'cutting' : 'done') : 'planned',
+      ...(begun && !left ? { done_at: trx.raw('UTC_TIMESTAMP()') } : {}),
+      figures: json(plan.figures),
+      version: version + 1,
+    });
+  return true;
+};

@@ -1,0 +1,129 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { findItem } from '@rubbet/core/stock';
+import type { SawSheets, SawSticks } from '@rubbet/core/saw';
+import { DB, readJson } from '../database/connect.ts';
+import type { Db } from '../database/connect.ts';
+import { transact } from '../database/transact.ts';
+import { Settings } from '../settings/settings.service.ts';
+import { Pool } from '../work/pool.ts';
+import { gather } from './gather.ts';
+import type { Gathered } from './gather.ts';
+import { keepPlan } from './keepPlan.ts';
+import type { DraftPlan } from './keepPlan.ts';
+import type { BatchFigures } from './batches.answers.ts';
+import type { BatchRecord } from './readBatch.ts';
+
+/** Times that a batch is planned anew because the rack has changed meanwhile. */
+const TRIES = 4;
+/** Seconds that the wood of one item is searched for where somebody stands at the saw and waits. */
+const WAITING = 0.4;
+
+/** How a plan is come by. */
+export interface Planning {
+  readonly effort: 'quick' | 'full' | number;
+  readonly signal?: AbortSignal;
+  readonly say?: (part: number, note: string) => void;
+}
+
+/** Plans what is still open of a batch, and keeps it. */
+@Injectable()
+export class BatchPlanner {
+  constructor(
+    @Inject(DB) private readonly db: Db,
+    @Inject(Settings) private readonly settings: Settings,
+    @Inject(Pool) private readonly pool: Pool,
+  ) {}
+
+  private async draft(from: Gathered, { effort, signal, say }: Planning): Promise<DraftPlan> {
+    const { saw, items } = await this.settings.rules();
+    const lumber = [...new Set(from.sticks.map((p) => p.item))].sort();
+    const options = { for: 'job' as const, ...(signal ? { signal } : {}) };
+    const found: SawSticks[] = [];
+    for (const [i, item] of lumber.entries()) {
+      signal?.throwIfAborted();
+      say?.(i / (lumber.length + 1), `${effort === 'quick' ? 'Laying out' : 'Improving'} the ${findItem(item).name}`);
+      found.push(
+        await this.pool.run(
+          'planSaw',
+          { parts: from.sticks.filter((p) => p.item === item), rack: from.rack, rules: saw, items, effort },
+          options,
+        ),
+      );
+    }
+    say?.(lumber.length / (lumber.length + 1), 'Laying out the sheets');
+    const sheets = await this.pool.run(
+      'planSawSheets',
+      { parts: from.sheets, rack: from.rack, rules: saw, items },
+      options,
+    );
+    const apart = await this.pool.run('sawApart', { parts: from.sticks, rules: saw, items }, options);
+    return join(found, sheets, { pieces: from.sticks.length + from.sheets.length, waiting: from.waiting, apart });
+  }
+
+  /** Plans and keeps; plans again where the rack or the batch have changed while it was planned. Gives whether it is kept. */
+  async plan(id: number, planning: Planning): Promise<boolean> {
+    for (let k = 0; k < TRIES; k++) {
+      const row = (await this.db('batches').where({ id }).first()) as BatchRecord | undefined;
+      if (!row || row.state === 'dropped' || row.state === 'done') return false;
+      const from = await gather(this.db, this.pool, {
+        id,
+        orders: readJson<number[]>(row.orders),
+        version: row.version,
+      });
+      const plan = await this.draft(from, planning);
+      const { saw } = await this.settings.rules();
+      if (await transact(this.db, (trx) => keepPlan(trx, id, row.version, plan, saw.firewood))) return true;
+    }
+    return false;
+  }
+
+  /** The same while somebody waits at the saw. */
+  replan(id: number): Promise<boolean> {
+    return this.plan(id, { effort: WAITING });
+  }
+}
+
+const join = (
+  found: readonly SawSticks[],
+  sheets: SawSheets,
+  more: { readonly pieces: number; readonly waiting: number; readonly apart: number },
+): DraftPlan => {
+  let before = 0;
+  const sticks = found.flatMap((f) => {
+    const mine = f.sticks.map((s) => ({ ...s, stack: s.stack + before }));
+    before = 1 + Math.max(before - 1, ...mine.map((s) => s.stack));
+    return mine;
+  });
+  const buy = new Map<string, { item: string; length: number; width: number | null; count: number; cost: number }>();
+  for (const s of [...sticks.map((x) => ({ ...x, width: null })), ...sheets.sheets]) {
+    if (s.stock !== null) continue;
+    const key = `${s.item}|${s.length}|${s.width ?? ''}`;
+    const was = buy.get(key);
+    buy.set(key, {
+      item: s.item,
+      length: s.length,
+      width: s.width,
+      count: (was?.count ?? 0) + 1,
+      cost: (was?.cost ?? 0) + s.cost,
+    });
+  }
+  const sum = (f: (s: SawSticks) => number): number => found.reduce((n, s) => n + f(s), 0);
+  const figures: BatchFigures = {
+    pieces: more.pieces,
+    sticks: sticks.length,
+    sheets: sheets.sheets.length,
+    cost: sum((s) => s.cost) + sheets.cost,
+    costBound: sum((s) => s.bound) + sheets.bound,
+    proved: found.every((f) => f.proved) && sheets.proved,
+    moves: sum((s) => s.moves),
+    costApart: more.apart,
+    waiting: more.waiting,
+    buy: [...buy.values()],
+    unplaced: [...found.flatMap((f) => f.unplaced), ...sheets.unplaced].map(({ part, why }) => ({
+      order: part.order,
+      mark: part.mark,
+      why,
+    })),
+  };
+  return { sticks, sheets: sheets.sheets, figures };
+};

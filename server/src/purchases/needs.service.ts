@@ -1,0 +1,220 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { addDays } from '@rubbet/core/schedule';
+import { netNeeds } from '@rubbet/core/saw';
+import type { RackStock, SawPart, SawSheetPart, There, Wanted } from '@rubbet/core/saw';
+import { findItem, withItems } from '@rubbet/core/stock';
+import { readPlanText } from '../bench/workPlans.ts';
+import { readFreeRack, readServed, refOf } from '../batches/gather.ts';
+import { shopToday } from '../business/readBusiness.ts';
+import { DB } from '../database/connect.ts';
+import type { Db } from '../database/connect.ts';
+import { Items } from '../items/items.service.ts';
+import type { ItemLine } from '../items/items.answers.ts';
+import { Orders } from '../orders/orders.service.ts';
+import { Settings } from '../settings/settings.service.ts';
+import { Pool } from '../work/pool.ts';
+import { priceOf } from './priceOf.ts';
+import type { NeedLine, NeedsAnswer } from './purchases.answers.ts';
+
+/** Most orders that are bought for at once. */
+const MOST = 60;
+/** Seconds that the sticks of an item are planned for. */
+const EFFORT = 0.5;
+/** Days before it is wanted that the wood of an order without a plan must be there. Common practice, no source. */
+const BEFORE = 7;
+/** Days that wood takes where nobody says. */
+const LEAD = 3;
+
+/** What all accepted orders still need together. */
+@Injectable()
+export class Needs {
+  constructor(
+    @Inject(DB) private readonly db: Db,
+    @Inject(Orders) private readonly orders: Orders,
+    @Inject(Items) private readonly items: Items,
+    @Inject(Settings) private readonly settings: Settings,
+    @Inject(Pool) private readonly pool: Pool,
+  ) {}
+
+  /** Lines of purchase orders that have not come yet. */
+  private async outstanding(): Promise<(There & { readonly id: number })[]> {
+    return (await this.db('purchase_lines')
+      .join('purchases', 'purchases.id', 'purchase_lines.purchase_id')
+      .whereIn('purchases.state', ['ordered', 'in part'])
+      .whereRaw('purchase_lines.quantity > purchase_lines.received')
+      .select(
+        'purchase_lines.id',
+        'purchase_lines.item',
+        'purchase_lines.length',
+        'purchase_lines.width',
+        this.db.raw('purchase_lines.quantity - purchase_lines.received AS quantity'),
+      )) as unknown as (There & { id: number })[];
+  }
+
+  /** Accepted orders that are not built yet, with the day that their wood is needed. */
+  private async wanting(): Promise<{ readonly id: number; readonly by: string }[]> {
+    const today = await shopToday(this.db);
+    const rows = (await this.db('orders')
+      .leftJoin('work_orders', 'work_orders.order_id', 'orders.id')
+      .leftJoin('operations', (j) => void j.on('operations.order_id', 'orders.id').andOnVal('operations.done', false))
+      .whereNotNull('orders.accepted_at')
+      .whereNull('orders.delivered_at')
+      .whereNull('orders.cancelled_at')
+      .whereNull('orders.held_at')
+      .whereNull('work_orders.done_at')
+      .groupBy('orders.id', 'orders.wanted_by')
+      .orderBy('orders.wanted_by')
+      .limit(MOST)
+      .select('orders.id', 'orders.wanted_by as wantedBy')
+      .min({ day: 'operations.day' })) as unknown as { id: number; wantedBy: string; day: string | null }[];
+    return rows.map((r) => {
+      const by = r.day ?? addDays(r.wantedBy, -BEFORE);
+      return { id: r.id, by: by < today ? today : by };
+    });
+  }
+
+  async show(): Promise<NeedsAnswer> {
+    const [{ saw, items: changes }, list, orders, coming, served, free] = await Promise.all([
+      this.settings.rules(),
+      this.items.list(),
+      this.wanting(),
+      this.outstanding(),
+      readServed(this.db),
+      readFreeRack(this.db, 0),
+    ]);
+    const sticks: SawPart[] = [];
+    const sheets: SawSheetPart[] = [];
+    const counted: Wanted[] = [];
+    const by = new Map(orders.map((o) => [o.id, o.by]));
+    for (const { id, by: day } of orders) {
+      const plan = await readPlanText(this.db, id);
+      const cut = (await this.db('work_parts')
+        .join('work_orders', 'work_orders.id', 'work_parts.work_order_id')
+        .where({ 'work_orders.order_id': id, 'work_parts.state': 'cut' })
+        .pluck('part_id')) as string[];
+      const order = await this.orders.find(id);
+      const source =
+        plan === undefined ? await this.orders.toCompute(order, order.accepted?.revisionId) : { plan };
+      const found = await this.pool.run('toBuy', { order: id, quantity: order.quantity, source, cut });
+      sticks.push(...found.sticks.filter((p) => !served.has(refOf(p))));
+      sheets.push(...found.sheets.filter((p) => !served.has(refOf(p))));
+      counted.push(...found.counted.map((c) => ({ ...c, order: id, by: day })));
+    }
+    // What is on its way is as good as on the rack: known by a number below nothing.
+    const rack: RackStock[] = [
+      ...free,
+      ...coming.map((c) => ({ ...c, id: -c.id, mark: '', free: c.quantity })),
+    ];
+    const wanted: (Wanted & { readonly from: 'rack' | 'order' | 'yard' })[] = [];
+    const take = (
+      line: { readonly item: string; readonly length: number; readonly stock: number | null },
+      of: readonly number[],
+      width: number | null,
+    ): void => {
+      const order = [...of].sort((a, b) => (by.get(a) ?? '').localeCompare(by.get(b) ?? ''))[0] ?? 0;
+      wanted.push({
+        item: line.item,
+        length: line.length,
+        width,
+        quantity: 1,
+        order,
+        by: by.get(order) ?? '',
+        from: line.stock === null ? 'yard' : line.stock < 0 ? 'order' : 'rack',
+      });
+    };
+    for (const item of [...new Set(sticks.map((p) => p.item))].sort()) {
+      const parts = sticks.filter((p) => p.item === item);
+      const plan = await this.pool.run('planSaw', { parts, rack, rules: saw, items: changes, effort: EFFORT });
+      for (const s of plan.sticks)
+        take(
+          s,
+          s.cuts.flatMap((c) => c.parts.map((p) => p.order)),
+          null,
+        );
+    }
+    const laid = await this.pool.run('planSawSheets', { parts: sheets, rack, rules: saw, items: changes });
+    for (const s of laid.sheets)
+      take(
+        s,
+        s.pieces.map((p) => p.part.order),
+        s.width,
+      );
+    return this.answer(list, { wanted, counted, free, coming }, changes, orders.length);
+  }
+
+  private async answer(
+    list: readonly ItemLine[],
+    found: {
+      readonly wanted: readonly (Wanted & { readonly from: 'rack' | 'order' | 'yard' })[];
+      readonly counted: readonly Wanted[];
+      readonly free: readonly RackStock[];
+      readonly coming: readonly There[];
+    },
+    changes: Parameters<typeof withItems>[0],
+    orders: number,
+  ): Promise<NeedsAnswer> {
+    const byKey = new Map(list.map((l) => [l.item, l]));
+    const suppliers = new Map(
+      ((await this.db('suppliers').select('id', 'lead_days')) as { id: string; lead_days: number }[]).map((s) => [
+        s.id,
+        s.lead_days,
+      ]),
+    );
+    const cutStock = (item: string): boolean => ['lumber', 'sheet'].includes(findItem(item).kind);
+    const kept = { packOf: (item: string) => byKey.get(item)?.pack ?? 1, leastOf: (item: string) => byKey.get(item)?.least ?? 0 };
+    const whole = (r: RackStock): There[] => (r.mark === '' ? [{ ...r, quantity: r.free }] : []);
+    // What is sawn has been planned from the rack already: of that only what is bought is asked for, beside the least that is kept.
+    const yard = found.wanted.filter((w) => w.from === 'yard');
+    const sawn = netNeeds(yard, [], [], { ...kept, leastOf: () => 0 });
+    const least = netNeeds(
+      [],
+      found.free.filter((r) => cutStock(r.item)).flatMap(whole),
+      found.coming.filter((c) => cutStock(c.item)),
+      kept,
+    );
+    const others = netNeeds(
+      found.counted,
+      found.free.filter((r) => !cutStock(r.item)).flatMap(whole),
+      found.coming.filter((c) => !cutStock(c.item)),
+      kept,
+    );
+    const same = (a: There | Wanted, b: { item: string; length: number | null; width: number | null }): boolean =>
+      a.item === b.item && a.length === b.length && (a.width ?? null) === b.width;
+    const lines = [
+      ...sawn.map((n) => ({
+        ...n,
+        buy: n.buy + (least.find((l) => l.item === n.item && l.length === n.length)?.buy ?? 0),
+      })),
+      ...least.filter((l) => l.buy > 0 && !sawn.some((n) => n.item === l.item && n.length === l.length)),
+      ...others,
+    ]
+      .filter((n) => n.buy > 0)
+      .map((n): NeedLine => {
+        const item = byKey.get(n.item) as ItemLine;
+        const each = withItems(changes, () => priceOf(n.item, n.length, n.width));
+        const mine = found.wanted.filter((w) => same(w, n));
+        const from = (what: 'rack' | 'order'): number => mine.filter((w) => w.from === what).length;
+        const sawnHere = cutStock(n.item);
+        const lead = item.leadDays ?? suppliers.get(item.supplierId ?? '') ?? LEAD;
+        return {
+          item: n.item,
+          name: item.name,
+          length: n.length,
+          width: n.width,
+          wanted: sawnHere ? mine.length : n.wanted,
+          onRack: sawnHere ? from('rack') : n.onRack,
+          onOrder: sawnHere ? from('order') : n.onOrder,
+          buy: n.buy,
+          pack: item.pack,
+          each,
+          cost: each * n.buy,
+          supplierId: item.supplierId,
+          by: n.by,
+          orderBy: n.by === null ? null : addDays(n.by, -lead),
+          orders: n.orders,
+        };
+      })
+      .sort((a, b) => (a.by ?? '9').localeCompare(b.by ?? '9') || a.item.localeCompare(b.item));
+    return { lines, cost: lines.reduce((n, l) => n + l.cost, 0), orders };
+  }
+}
