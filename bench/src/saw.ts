@@ -27,7 +27,9 @@ let from = performance.now();
 const plan = planSaw(ripTogether(parts, SAW_RULES.kerf), sources, SAW_RULES);
 const ms = performance.now() - from;
 from = performance.now();
-const plain = planSticks(stickDemandOf(builds.flatMap((b, k) => b.parts.map((p) => ({ ...p, mark: `${k}.${p.mark}` })))));
+const plain = planSticks(
+  stickDemandOf(builds.flatMap((b, k) => b.parts.map((p) => ({ ...p, mark: `${k}.${p.mark}` })))),
+);
 const plainMs = performance.now() - from;
 const asPlanned = plain.sticks.flatMap((s) => s.cuts.map((c) => c.length));
 const order = (list: readonly { readonly left: number }[]): number =>

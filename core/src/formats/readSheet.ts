@@ -36,7 +36,12 @@ export const readSheet = (
   const unknown = fields.filter((f) => !columns.includes(f));
   const faults: RowFault[] = [
     ...(missing.length > 0
-      ? [{ row: 1, message: `The heading has no ${missing.map((m) => `"${m}"`).join(', ')}; it may have ${columns.join(', ')}.` }]
+      ? [
+          {
+            row: 1,
+            message: `The heading has no ${missing.map((m) => `"${m}"`).join(', ')}; it may have ${columns.join(', ')}.`,
+          },
+        ]
       : []),
     ...unknown.map((u) => ({ row: 1, message: `The heading has "${u}"; it may have ${columns.join(', ')}.` })),
     ...errors
@@ -46,7 +51,8 @@ export const readSheet = (
         message: `This row has ${e.code === 'TooManyFields' ? 'more' : e.code === 'TooFewFields' ? 'fewer' : 'other'} cells than the heading.`,
       })),
   ];
-  if (data.length > MOST) faults.push({ row: MOST + 2, message: `The file has ${data.length} rows; ${MOST} at most are read.` });
+  if (data.length > MOST)
+    faults.push({ row: MOST + 2, message: `The file has ${data.length} rows; ${MOST} at most are read.` });
   return {
     faults,
     rows: faults.length > 0 ? [] : data.map((cells, i) => ({ row: i + 2, cells: trim(cells) })),

@@ -27,7 +27,9 @@ export const frameSill = (sketch: Sketch, length: number, depth: number): number
       ),
     );
   for (const [k, y] of [0, depth - WIDE].entries())
-    splitMember(0, length, [], longestPiece(SILL)).forEach(([x0, x1], i) => add(`${k + 1}-${i + 1}`, [x0, y], [x1 - x0, WIDE], 'a'));
+    splitMember(0, length, [], longestPiece(SILL)).forEach(([x0, x1], i) =>
+      add(`${k + 1}-${i + 1}`, [x0, y], [x1 - x0, WIDE], 'a'),
+    );
   for (const [k, x] of [0, length - WIDE].entries()) add(`end-${k + 1}`, [x, WIDE], [WIDE, depth - 2 * WIDE], 't');
   sketch.assembly({
     id: 'base',

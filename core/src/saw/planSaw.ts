@@ -46,8 +46,7 @@ const planItem = (
   for (const s of sources) {
     const key = `${s.length}|${s.cost}`;
     const before = stock.get(key);
-    const quantity =
-      s.quantity === null || before?.quantity === null ? null : s.quantity + (before?.quantity ?? 0);
+    const quantity = s.quantity === null || before?.quantity === null ? null : s.quantity + (before?.quantity ?? 0);
     stock.set(key, { item, length: s.length, cost: s.cost, quantity });
   }
   const bySize = new Map<number, SawPiece[]>();

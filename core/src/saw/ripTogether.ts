@@ -23,8 +23,7 @@ export const ripTogether = (parts: readonly SawPart[], kerf: number): SawPiece[]
     if (best) {
       best.parts.push(p);
       best.free -= rip + kerf;
-    } else
-      open.push({ item: p.item, length: p.length, parts: [p], free: findLumber(p.item).width - rip - kerf });
+    } else open.push({ item: p.item, length: p.length, parts: [p], free: findLumber(p.item).width - rip - kerf });
   }
   return [
     ...pieces,

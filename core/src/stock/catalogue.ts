@@ -1,15 +1,5 @@
 import { STOCK } from './items.ts';
-import type {
-  Hardware,
-  ItemKind,
-  Lumber,
-  Mesh,
-  Piece,
-  Roofing,
-  Sheet,
-  StockItem,
-  StockLength,
-} from './items.ts';
+import type { Hardware, ItemKind, Lumber, Mesh, Piece, Roofing, Sheet, StockItem, StockLength } from './items.ts';
 
 /** What a business has otherwise than the trade's usual list: its wood, the lengths that it carries, what it pays. Inches, cents. */
 export interface ItemChange {

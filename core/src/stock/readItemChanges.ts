@@ -68,14 +68,12 @@ const readOne = (item: StockItem, raw: unknown): ItemChange => {
   if (raw.costs !== undefined) {
     if (!isRecord(raw.costs)) throw new ItemError(`${item.key}.costs must be prices by size.`);
     const sizes =
-      item.kind === 'mesh'
-        ? item.rolls.map(rollKey)
-        : item.kind === 'roofing' && item.bundle
-          ? ['bundle']
-          : [];
+      item.kind === 'mesh' ? item.rolls.map(rollKey) : item.kind === 'roofing' && item.bundle ? ['bundle'] : [];
     for (const [key, v] of Object.entries(raw.costs)) {
       if (!sizes.includes(key))
-        throw new ItemError(`${item.key}.costs has "${key}"; it is sold as ${sizes.join(', ') || 'nothing of the kind'}.`);
+        throw new ItemError(
+          `${item.key}.costs has "${key}"; it is sold as ${sizes.join(', ') || 'nothing of the kind'}.`,
+        );
       cents(v, `${item.key}.costs.${key}`);
     }
     out.costs = raw.costs as Readonly<Record<string, number>>;

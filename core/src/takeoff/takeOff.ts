@@ -47,7 +47,9 @@ const lumberParts = (parts: readonly Part[]): Part[] =>
 
 /** Stock of every lumber length, without limit, at catalogue prices. */
 export const catalogueSticks = (): StickStock[] =>
-  itemsOf('lumber').flatMap((l) => l.lengths.map((s) => ({ item: l.key, length: s.length, cost: s.cost, quantity: null })));
+  itemsOf('lumber').flatMap((l) =>
+    l.lengths.map((s) => ({ item: l.key, length: s.length, cost: s.cost, quantity: null })),
+  );
 
 /** Ends the name of a ticket whose piece is ripped into two parts. */
 const PAIR = '×2';

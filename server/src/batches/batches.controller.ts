@@ -92,12 +92,7 @@ export class BatchesController {
   @HttpCode(200)
   @Roles('office', 'shop')
   @Answers('Batch')
-  undo(
-    @Param('id', IdPipe) id: number,
-    @Param('line', IdPipe) line: number,
-    @Body() body: UndoCutDto,
-    @Me() me: User,
-  ) {
+  undo(@Param('id', IdPipe) id: number, @Param('line', IdPipe) line: number, @Body() body: UndoCutDto, @Me() me: User) {
     return this.cutting.undo(id, line, body, me);
   }
 }

@@ -97,7 +97,9 @@ export class Cutting {
         });
     }
     const strips = line.pieces.flatMap((p): BatchRest[] =>
-      p.strip !== undefined && p.length >= firewood && p.state !== 'spoiled' ? [{ length: p.length, width: p.strip }] : [],
+      p.strip !== undefined && p.length >= firewood && p.state !== 'spoiled'
+        ? [{ length: p.length, width: p.strip }]
+        : [],
     );
     const rests: readonly BatchRest[] =
       line.kind === 'sheet'
@@ -143,8 +145,16 @@ export class Cutting {
         .where({ batch_id: batch, stock_id: stock })
         .where('quantity', '>', 0)
         .update({ quantity: trx.raw('quantity - 1') });
-    await this.mark(trx, pieces.filter((p) => p.state === 'cut').flatMap((p) => p.parts), 'cut');
-    await this.mark(trx, pieces.filter((p) => p.state === 'spoiled').flatMap((p) => p.parts), 'spoiled');
+    await this.mark(
+      trx,
+      pieces.filter((p) => p.state === 'cut').flatMap((p) => p.parts),
+      'cut',
+    );
+    await this.mark(
+      trx,
+      pieces.filter((p) => p.state === 'spoiled').flatMap((p) => p.parts),
+      'spoiled',
+    );
     const rests = await this.keepRests(trx, { ...line, pieces }, asked.left, firewood, move);
     await trx('batch_lines')
       .where({ id: line.id })
@@ -244,7 +254,11 @@ export class Cutting {
         'INSERT INTO reservations (batch_id, stock_id, quantity) VALUES (?, ?, 1) ON DUPLICATE KEY UPDATE quantity = quantity + 1',
         [id, line.stock.id],
       );
-      await this.mark(trx, line.pieces.flatMap((p) => p.parts), 'open');
+      await this.mark(
+        trx,
+        line.pieces.flatMap((p) => p.parts),
+        'open',
+      );
       await trx('batch_lines')
         .where({ id: lineId })
         .update({

@@ -12,17 +12,27 @@ export const refOf = (p: { readonly order: number; readonly part: string }): str
 export const readFreeRack = async (db: Db, batch: number): Promise<RackStock[]> => {
   const rows = (await db('stock')
     .leftJoin(
-      db('reservations').whereNot({ batch_id: batch }).groupBy('stock_id').select('stock_id').sum({ n: 'quantity' }).as('kept'),
+      db('reservations')
+        .whereNot({ batch_id: batch })
+        .groupBy('stock_id')
+        .select('stock_id')
+        .sum({ n: 'quantity' })
+        .as('kept'),
       'kept.stock_id',
       'stock.id',
     )
     .where('stock.quantity', '>', 0)
     .orderBy('stock.since')
     .orderBy('stock.id')
-    .select('stock.id', 'stock.item', 'stock.length', 'stock.width', 'stock.mark', 'stock.quantity', 'kept.n')) as (Omit<
-    RackStock,
-    'free'
-  > & { quantity: number; n: number | null })[];
+    .select(
+      'stock.id',
+      'stock.item',
+      'stock.length',
+      'stock.width',
+      'stock.mark',
+      'stock.quantity',
+      'kept.n',
+    )) as (Omit<RackStock, 'free'> & { quantity: number; n: number | null })[];
   return rows.map(({ quantity, n, ...r }) => ({ ...r, free: quantity - Number(n ?? 0) }));
 };
 

@@ -17,14 +17,12 @@ const json = (v: unknown): string => JSON.stringify(v);
 const linesOf = (plan: DraftPlan, firewood: number) => {
   const last = Math.max(-1, ...plan.sticks.map((s) => s.stack));
   const sticks = plan.sticks.map((s) => {
-    const pieces = s.cuts.map(
-      (c): BatchPiece => ({
-        length: c.length,
-        parts: c.parts.map(({ item: _, ...p }) => p),
-        ...(c.strip === undefined ? {} : { strip: c.strip }),
-        state: 'open',
-      }),
-    );
+    const pieces = s.cuts.map((c): BatchPiece => ({
+      length: c.length,
+      parts: c.parts.map(({ item: _, ...p }) => p),
+      ...(c.strip === undefined ? {} : { strip: c.strip }),
+      state: 'open',
+    }));
     const rests: BatchRest[] = s.left >= firewood ? [{ length: s.left }] : [];
     return {
       kind: 'stick',
@@ -74,7 +72,10 @@ export const keepPlan = async (
   const rows = linesOf(plan, firewood);
   for (const r of rows) if (r.stock_id !== null) wanted.set(r.stock_id, (wanted.get(r.stock_id) ?? 0) + 1);
   if (wanted.size > 0) {
-    const there = (await trx('stock').whereIn('id', [...wanted.keys()]).forUpdate().select('id', 'quantity')) as {
+    const there = (await trx('stock')
+      .whereIn('id', [...wanted.keys()])
+      .forUpdate()
+      .select('id', 'quantity')) as {
       id: number;
       quantity: number;
     }[];
@@ -103,9 +104,7 @@ export const keepPlan = async (
     );
   await trx('reservations').where({ batch_id: id }).delete();
   if (wanted.size > 0)
-    await trx('reservations').insert(
-      [...wanted].map(([stock_id, quantity]) => ({ batch_id: id, stock_id, quantity })),
-    );
+    await trx('reservations').insert([...wanted].map(([stock_id, quantity]) => ({ batch_id: id, stock_id, quantity })));
   const left = rows.length > 0;
   const begun = last[0]?.seq !== null;
   await trx('batches')

@@ -9,7 +9,17 @@ const KEY = 'as-it-is';
 /** A route whose answer holds no money and no addresses of mail, or sees to that itself. */
 export const AsItIs = () => SetMetadata(KEY, true);
 
-const MONEY = new Set(['price', 'acceptedPrice', 'marginShare', 'material', 'cost', 'margin', 'each', 'costApart', 'costBound']);
+const MONEY = new Set([
+  'price',
+  'acceptedPrice',
+  'marginShare',
+  'material',
+  'cost',
+  'margin',
+  'each',
+  'costApart',
+  'costBound',
+]);
 
 /** An answer without what only the office sees: prices, margins, mail addresses and customers' links, wherever in it. */
 export const hide = (value: unknown): unknown => {

@@ -1,13 +1,4 @@
-import {
-  LEAST,
-  PRICES_BEHIND,
-  PURCHASES,
-  RACK,
-  SUPPLIER_OF,
-  SUPPLIERS,
-  USERS,
-  WEEKS_BEHIND,
-} from '@rubbet/demo';
+import { LEAST, PRICES_BEHIND, PURCHASES, RACK, SUPPLIER_OF, SUPPLIERS, USERS, WEEKS_BEHIND } from '@rubbet/demo';
 import { STOCK } from '@rubbet/core/stock';
 import { addDays } from '@rubbet/core/schedule';
 import { shopToday } from '../business/readBusiness.ts';
@@ -46,7 +37,10 @@ const historyOf = (item: string, length: number | null, quantity: number): Entry
     if (came > 0) moves.push({ change: came, kind: 'received', why: 'delivery', weeks: weeks + 0.5 });
     later -= came;
   }
-  return [...moves, { change: later, kind: 'counted' as const, why: `counted ${later}`, weeks: WEEKS_BEHIND }].reverse();
+  return [
+    ...moves,
+    { change: later, kind: 'counted' as const, why: `counted ${later}`, weeks: WEEKS_BEHIND },
+  ].reverse();
 };
 
 /** Suppliers, items with what they cost then and now, the rack with three months behind it, and what is on its way. */
@@ -81,7 +75,9 @@ export const loadSupply = async (trx: Db): Promise<void> => {
     const [id] = (await trx('stock').insert({ item, length, width, place, mark, quantity, since: ago(weeks) })) as [
       number,
     ];
-    const entries: readonly Entry[] = history ?? [{ change: quantity, kind: 'counted', why: `counted ${quantity}`, weeks }];
+    const entries: readonly Entry[] = history ?? [
+      { change: quantity, kind: 'counted', why: `counted ${quantity}`, weeks },
+    ];
     await trx('stock_ledger').insert(
       entries.map((e) => ({ stock_id: id, change: e.change, kind: e.kind, why: e.why, by: SHOP, at: ago(e.weeks) })),
     );

@@ -103,7 +103,10 @@ export class Items {
       { version: number } | undefined;
     const seen = version ?? row?.version ?? 0;
     if (seen !== (row?.version ?? 0)) throw staleOf(seen, { version: row?.version ?? 0 });
-    if (row) await trx('items').where({ item: key }).update({ ...columns, version: row.version + 1 });
+    if (row)
+      await trx('items')
+        .where({ item: key })
+        .update({ ...columns, version: row.version + 1 });
     else await trx('items').insert({ item: key, changed: '{}', ...columns });
   }
 

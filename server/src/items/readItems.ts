@@ -22,7 +22,12 @@ export const withoutPrices = (items: ItemChanges): ItemChanges =>
       const bare: ItemChange = {
         ...(gravity === undefined ? {} : { gravity }),
         ...(lengths && first
-          ? { lengths: lengths.map((l) => ({ length: l.length, cost: Math.round((first.cost * l.length) / first.length) })) }
+          ? {
+              lengths: lengths.map((l) => ({
+                length: l.length,
+                cost: Math.round((first.cost * l.length) / first.length),
+              })),
+            }
           : {}),
       };
       return Object.keys(bare).length > 0 ? [[key, bare] as const] : [];

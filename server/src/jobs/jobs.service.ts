@@ -22,7 +22,18 @@ const SILENT_S = 12;
 /** Jobs that one person may have waiting or running. */
 const MOST = 4;
 
-const COLUMNS = ['id', 'kind', 'state', 'progress', 'note', 'result', 'file', 'created_at', 'user_id', 'batch_id'] as const;
+const COLUMNS = [
+  'id',
+  'kind',
+  'state',
+  'progress',
+  'note',
+  'result',
+  'file',
+  'created_at',
+  'user_id',
+  'batch_id',
+] as const;
 
 interface JobRow {
   readonly id: number;

@@ -23,7 +23,12 @@ export const listToBuy = (
   cut: readonly string[],
 ) => {
   // What is computed now is one unit; what is kept for several knows them all.
-  const plan = { build: made.build, quantity, ...(made.batch || quantity === 1 ? {} : { batch: made.takeoff }), ...(made.batch ? { batch: made.batch } : {}) };
+  const plan = {
+    build: made.build,
+    quantity,
+    ...(made.batch || quantity === 1 ? {} : { batch: made.takeoff }),
+    ...(made.batch ? { batch: made.batch } : {}),
+  };
   const done = new Set(cut);
   const parts = repeatParts(plan.build.parts, unitsOf(plan)).filter(hasCut);
   const open = parts.filter((p) => !done.has(p.id)).map((p) => ({ part: p.id, measured: null }));

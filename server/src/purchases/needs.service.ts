@@ -93,18 +93,14 @@ export class Needs {
         .where({ 'work_orders.order_id': id, 'work_parts.state': 'cut' })
         .pluck('part_id')) as string[];
       const order = await this.orders.find(id);
-      const source =
-        plan === undefined ? await this.orders.toCompute(order, order.accepted?.revisionId) : { plan };
+      const source = plan === undefined ? await this.orders.toCompute(order, order.accepted?.revisionId) : { plan };
       const found = await this.pool.run('toBuy', { order: id, quantity: order.quantity, source, cut });
       sticks.push(...found.sticks.filter((p) => !served.has(refOf(p))));
       sheets.push(...found.sheets.filter((p) => !served.has(refOf(p))));
       counted.push(...found.counted.map((c) => ({ ...c, order: id, by: day })));
     }
     // What is on its way is as good as on the rack: known by a number below nothing.
-    const rack: RackStock[] = [
-      ...free,
-      ...coming.map((c) => ({ ...c, id: -c.id, mark: '', free: c.quantity })),
-    ];
+    const rack: RackStock[] = [...free, ...coming.map((c) => ({ ...c, id: -c.id, mark: '', free: c.quantity }))];
     const wanted: (Wanted & { readonly from: 'rack' | 'order' | 'yard' })[] = [];
     const take = (
       line: { readonly item: string; readonly length: number; readonly stock: number | null },
@@ -161,7 +157,10 @@ export class Needs {
       ]),
     );
     const cutStock = (item: string): boolean => ['lumber', 'sheet'].includes(findItem(item).kind);
-    const kept = { packOf: (item: string) => byKey.get(item)?.pack ?? 1, leastOf: (item: string) => byKey.get(item)?.least ?? 0 };
+    const kept = {
+      packOf: (item: string) => byKey.get(item)?.pack ?? 1,
+      leastOf: (item: string) => byKey.get(item)?.least ?? 0,
+    };
     const whole = (r: RackStock): There[] => (r.mark === '' ? [{ ...r, quantity: r.free }] : []);
     // What is sawn has been planned from the rack already: of that only what is bought is asked for, beside the least that is kept.
     const yard = found.wanted.filter((w) => w.from === 'yard');

@@ -12,9 +12,7 @@ export const priceOf = (key: string, length: number | null, width: number | null
       return at?.cost ?? (first ? Math.round((first.cost * (length ?? first.length)) / first.length) : 0);
     }
     case 'mesh':
-      return (
-        item.rolls.find((r) => rollKey(r) === `${width ?? ''}x${length ?? ''}`)?.cost ?? item.rolls[0]?.cost ?? 0
-      );
+      return item.rolls.find((r) => rollKey(r) === `${width ?? ''}x${length ?? ''}`)?.cost ?? item.rolls[0]?.cost ?? 0;
     default:
       return item.cost;
   }

@@ -6,7 +6,11 @@ import type { Purchase, PurchaseLine } from './purchases.answers.ts';
 
 /** A size in words: `8 ft`, `36 in × 50 ft`; nothing where an item has one size. */
 export const sizeText = (l: Pick<PurchaseLine, 'length' | 'width'>, show: Show): string =>
-  l.length === null ? '' : l.width === null ? show.length(l.length) : `${show.length(l.width)} × ${show.length(l.length)}`;
+  l.length === null
+    ? ''
+    : l.width === null
+      ? show.length(l.length)
+      : `${show.length(l.width)} × ${show.length(l.length)}`;
 
 /** What is written to a supplier. */
 export const purchaseLetter = (p: Purchase, business: Business, show: Show): string =>

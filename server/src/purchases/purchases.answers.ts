@@ -64,5 +64,10 @@ export interface Purchase extends PurchaseSummary {
   readonly note: string;
   readonly madeBy: string;
   readonly list: readonly PurchaseLine[];
-  readonly sent: readonly { readonly to: string; readonly subject: string; readonly body: string; readonly at: string }[];
+  readonly sent: readonly {
+    readonly to: string;
+    readonly subject: string;
+    readonly body: string;
+    readonly at: string;
+  }[];
 }

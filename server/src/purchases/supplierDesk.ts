@@ -20,7 +20,9 @@ export const askDesk = (
   day: string,
   leadDays: number,
 ): DeskAnswer => {
-  const hash = createHash('sha256').update([supplier, what.item, what.length ?? '', day].join('|')).digest();
+  const hash = createHash('sha256')
+    .update([supplier, what.item, what.length ?? '', day].join('|'))
+    .digest();
   const chance = hash.readUInt16BE(0) / 65_536;
   const share = hash.readUInt16BE(2) / 65_536;
   if (chance < ALL) return { has: what.quantity, days: leadDays };

@@ -108,7 +108,12 @@ export class Rack {
         const { before, after } = await this.setTo(trx, id, l.quantity, me);
         if (before !== after) changed.push({ stock: id, before, after });
       }
-      await noteDeed(trx, me, { action: 'count', entity: 'rack', id: 'rack', detail: { lines: lines.length, changed } });
+      await noteDeed(trx, me, {
+        action: 'count',
+        entity: 'rack',
+        id: 'rack',
+        detail: { lines: lines.length, changed },
+      });
       return this.lines(trx);
     });
   }
@@ -147,7 +152,9 @@ export class Rack {
   ): Promise<number> {
     const row = (await trx('stock')
       .where({ item: l.item, mark: l.mark })
-      .where((q) => void (l.length === null ? q.whereNull('length') : q.whereRaw('ABS(length - ?) < 0.005', [l.length])))
+      .where(
+        (q) => void (l.length === null ? q.whereNull('length') : q.whereRaw('ABS(length - ?) < 0.005', [l.length])),
+      )
       .where((q) => void (l.place !== '' && q.where({ place: l.place })))
       .orderBy('id')
       .first('quantity')) as { quantity: number } | undefined;
@@ -161,10 +168,18 @@ export class Rack {
       if (body.change === 0 || (body.kind === 'spoiled' && body.change > 0))
         throw new BadRequestException({
           code: 'invalid',
-          message: body.change === 0 ? 'That changes nothing.' : 'What is spoiled leaves the rack: its change is below nothing.',
+          message:
+            body.change === 0
+              ? 'That changes nothing.'
+              : 'What is spoiled leaves the rack: its change is below nothing.',
         });
       await moveStock(trx, id, { kind: body.kind, change: body.change, why: body.why, by: me.name });
-      await noteDeed(trx, me, { action: body.kind, entity: 'rack', id, detail: { change: body.change, why: body.why } });
+      await noteDeed(trx, me, {
+        action: body.kind,
+        entity: 'rack',
+        id,
+        detail: { change: body.change, why: body.why },
+      });
       return this.lines(trx);
     });
   }

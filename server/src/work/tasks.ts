@@ -293,8 +293,7 @@ export const TASKS = {
     readonly rack: readonly RackStock[];
     readonly rules: SawRules;
     readonly items: ItemChanges;
-  }) =>
-    withItems(items, () => planSawSheets(parts, findSheetSources(rack), { kerf: rules.kerf, saw: rules.sheets })),
+  }) => withItems(items, () => planSawSheets(parts, findSheetSources(rack), { kerf: rules.kerf, saw: rules.sheets })),
   /** What the sticks cost where each order is cut by itself, all of it bought. */
   sawApart: ({
     parts,

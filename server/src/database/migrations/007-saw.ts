@@ -55,7 +55,9 @@ export const up = async (db: Knex): Promise<void> => {
     );
     await db.raw('ALTER TABLE stock ADD CONSTRAINT stock_never_below_nothing CHECK (quantity >= 0)');
     await db.schema.alterTable('stock_ledger', (t) => {
-      t.enum('kind', ['received', 'cut', 'returned', 'spoiled', 'counted', 'corrected']).notNullable().defaultTo('counted');
+      t.enum('kind', ['received', 'cut', 'returned', 'spoiled', 'counted', 'corrected'])
+        .notNullable()
+        .defaultTo('counted');
       t.integer('batch_id').unsigned().nullable().references('batches.id');
       t.integer('purchase_id').unsigned().nullable();
       t.index(['at']);

@@ -1,0 +1,292 @@
+import { judgeLedger } from '../testing/judgeLedger.ts';
+import { openTestApp } from '../testing/testApp.ts';
+import type { Agent, TestApp } from '../testing/testApp.ts';
+import type { RackLine } from '../rack/rack.answers.ts';
+import type { Batch, BatchLine, ToCut } from './batches.answers.ts';
+
+let app: TestApp;
+let office: Agent;
+let shop: Agent;
+beforeAll(async () => {
+  app = await openTestApp('batches');
+  office = await app.as('office');
+  shop = await app.as('shop');
+});
+afterAll(() => app.close());
+
+const toCut = async (): Promise<ToCut[]> => (await shop.get('/api/batches/to-cut').expect(200)).body as ToCut[];
+const rack = async (): Promise<RackLine[]> => (await shop.get('/api/rack').expect(200)).body as RackLine[];
+const show = async (id: number): Promise<Batch> => (await shop.get(`/api/batches/${id}`).expect(200)).body as Batch;
+
+/** Plans a batch and waits until its job is done. */
+const plan = async (orders: readonly number[], title = 'Monday'): Promise<Batch> => {
+  const { id } = (await shop.post('/api/batches').send({ title, orders }).expect(201)).body as Batch;
+  for (;;) {
+    const batch = await show(id);
+    if (batch.state !== 'planning' && batch.job === null) return batch;
+    await new Promise((r) => setTimeout(r, 100));
+  }
+};
+const openOf = (b: Batch): BatchLine[] => b.list.filter((l) => l.state === 'open');
+/** An open stick of the rack, and how it is said to be cut. */
+const next = (b: Batch, test: (l: BatchLine) => boolean = () => true): BatchLine => {
+  const line = openOf(b).find((l) => l.stock !== null && test(l));
+  if (!line) throw new Error('Nothing of the batch is left that is on the rack.');
+  return line;
+};
+
+let batch: Batch;
+
+describe('a batch of three orders', () => {
+  it('is planned from the rack as a job, every open part once', async () => {
+    const three = (await toCut()).slice(0, 3);
+    expect(three).toHaveLength(3);
+    batch = await plan(three.map((o) => o.orderId));
+    expect(batch.state).toBe('planned');
+    const refs = batch.list.flatMap((l) => l.pieces.flatMap((p) => p.parts.map((x) => `${x.order}/${x.part}`)));
+    expect(new Set(refs).size).toBe(refs.length);
+    expect(refs.length).toBe(batch.figures?.pieces);
+    // Wood and sheets of all three are in it; mesh is not the saw's, and what is measured in place waits.
+    const open = (await app
+      .db('work_parts')
+      .join('work_orders', 'work_orders.id', 'work_parts.work_order_id')
+      .whereIn(
+        'order_id',
+        three.map((o) => o.orderId),
+      )
+      .whereNot('state', 'cut')
+      .select('item')) as { item: string }[];
+    expect(refs.length + (batch.figures?.waiting ?? 0)).toBeLessThanOrEqual(open.length);
+    expect(refs.length).toBeGreaterThan(100);
+  });
+
+  it('speaks for no more of the rack than there is, and only for what it cuts', async () => {
+    const lines = await rack();
+    expect(lines.every((l) => l.reserved <= l.quantity)).toBe(true);
+    const mine = batch.list.filter((l) => l.stock !== null).length;
+    expect(lines.reduce((n, l) => n + l.reserved, 0)).toBe(mine);
+    expect(mine).toBeGreaterThan(10);
+  });
+
+  it('costs less than each order by itself, as the office sees it', async () => {
+    const { figures, list } = (await office.get(`/api/batches/${batch.id}`).expect(200)).body as Batch;
+    const sticks = list.filter((l) => l.kind === 'stick').reduce((n, l) => n + l.cost, 0);
+    expect(sticks).toBeGreaterThan(0);
+    expect(sticks).toBeLessThan(figures?.costApart ?? 0);
+    expect(figures?.cost).toBeGreaterThanOrEqual(figures?.costBound ?? Infinity);
+  });
+
+  it('gives no part to a second batch', async () => {
+    const other = await plan(
+      batch.orders.map((o) => o.id),
+      'Again',
+    );
+    expect(other.list.filter((l) => l.pieces.length > 0)).toEqual([]);
+    await shop.delete(`/api/batches/${other.id}`).send({ version: other.version }).expect(200);
+    expect((await toCut())[0]?.inBatches).toBeGreaterThan(0);
+  });
+
+  it('shows no money to the shop, and no way in for a driver', async () => {
+    const seen = await show(batch.id);
+    expect(JSON.stringify(seen)).not.toMatch(/"cost/);
+    const driver = await app.as('driver');
+    await driver
+      .post('/api/batches')
+      .send({ title: 'No', orders: [1] })
+      .expect(403);
+  });
+
+  it('refuses an order that cannot be cut, and says which', async () => {
+    const id = await app.byTitle('Clover, built for stock');
+    const answer = await shop
+      .post('/api/batches')
+      .send({ title: 'No', orders: [999999] })
+      .expect(400);
+    expect(answer.body.message).toMatch(/Order 999999 has no work order/);
+    expect(id).toBeGreaterThan(0);
+  });
+});
+
+describe('a stick that is cut', () => {
+  it('is gone from the rack, its pieces cut in their orders, its rest back with a mark', async () => {
+    const before = await rack();
+    const line = next(await show(batch.id), (l) => l.rests.length > 0);
+    const after = (
+      await shop
+        .post(`/api/batches/${batch.id}/cuts`)
+        .send({ lines: [{ id: line.id, version: line.version }] })
+        .expect(200)
+    ).body as Batch;
+    const done = after.list.find((l) => l.id === line.id) as BatchLine;
+    expect(done.state).toBe('cut');
+    expect(after.state).toBe('cutting');
+    expect(done.rests[0]?.mark).toMatch(/^R\d+$/);
+    const now = await rack();
+    const of = (list: readonly RackLine[], id: number | undefined) => list.find((l) => l.id === id)?.quantity ?? 0;
+    expect(of(now, line.stock?.id)).toBe(of(before, line.stock?.id) - 1);
+    expect(now.find((l) => l.mark === done.rests[0]?.mark)?.length).toBe(done.rests[0]?.length);
+    for (const { order, part } of done.pieces.flatMap((p) => p.parts)) {
+      const row = await app
+        .db('work_parts')
+        .join('work_orders', 'work_orders.id', 'work_parts.work_order_id')
+        .where({ order_id: order, part_id: part })
+        .first('state');
+      expect(row.state).toBe('cut');
+    }
+    await judgeLedger(app.db);
+  });
+
+  it('is cut once, however often it is said', async () => {
+    const line = next(await show(batch.id));
+    const say = () =>
+      shop.post(`/api/batches/${batch.id}/cuts`).send({ lines: [{ id: line.id, version: line.version }] });
+    const codes = (await Promise.all([say(), say(), say()])).map((a) => a.status).sort();
+    expect(codes).toEqual([200, 409, 409]);
+    await judgeLedger(app.db);
+  });
+
+  it('is taken back with a reason: the stick is there again, the offcut not', async () => {
+    const line = next(await show(batch.id), (l) => l.rests.length > 0);
+    const cut = (
+      await shop
+        .post(`/api/batches/${batch.id}/cuts`)
+        .send({ lines: [{ id: line.id, version: line.version }] })
+        .expect(200)
+    ).body as Batch;
+    const done = cut.list.find((l) => l.id === line.id) as BatchLine;
+    const before = await rack();
+    const back = (
+      await shop
+        .post(`/api/batches/${batch.id}/lines/${line.id}/undo`)
+        .send({ version: done.version, why: 'ticked the wrong one' })
+        .expect(200)
+    ).body as Batch;
+    expect(back.list.find((l) => l.id === line.id)?.state).toBe('open');
+    const now = await rack();
+    expect(now.find((l) => l.mark === done.rests[0]?.mark)).toBeUndefined();
+    expect(now.length).toBeLessThanOrEqual(before.length);
+    await judgeLedger(app.db);
+  });
+
+  it('leaves no more than it has', async () => {
+    const line = next(await show(batch.id), (l) => l.kind === 'stick' && l.rests.length > 0);
+    const answer = await shop
+      .post(`/api/batches/${batch.id}/cuts`)
+      .send({ lines: [{ id: line.id, version: line.version, left: line.length - 1 }] })
+      .expect(400);
+    expect(answer.body.message).toMatch(/cannot be left/);
+  });
+});
+
+describe('what goes wrong at the saw', () => {
+  it('plans a spoiled piece anew from other wood', async () => {
+    const line = next(await show(batch.id), (l) => l.kind === 'stick' && l.pieces.length > 1);
+    const bad = line.pieces[0]?.parts[0] as { order: number; part: string };
+    const after = (
+      await shop
+        .post(`/api/batches/${batch.id}/cuts`)
+        .send({ lines: [{ id: line.id, version: line.version, spoiled: [0] }] })
+        .expect(200)
+    ).body as Batch;
+    expect(after.list.find((l) => l.id === line.id)?.pieces[0]?.state).toBe('spoiled');
+    const again = openOf(after).flatMap((l) => l.pieces.flatMap((p) => p.parts));
+    expect(again.some((p) => p.order === bad.order && p.part === bad.part)).toBe(true);
+    await judgeLedger(app.db);
+  });
+
+  it('plans around a stick that is not there', async () => {
+    const now = await show(batch.id);
+    const line = next(now, (l) => l.stock?.mark === '' && l.kind === 'stick');
+    const stock = line.stock?.id as number;
+    const uses = openOf(now).filter((l) => l.stock?.id === stock).length;
+    const after = (
+      await shop
+        .post(`/api/batches/${batch.id}/short`)
+        .send({ version: now.version, stock, there: uses - 1 })
+        .expect(200)
+    ).body as Batch;
+    expect(openOf(after).filter((l) => l.stock?.id === stock).length).toBeLessThanOrEqual(uses - 1);
+    const parts = (b: Batch): number =>
+      openOf(b).reduce((n, l) => n + l.pieces.reduce((m, p) => m + p.parts.length, 0), 0);
+    expect(parts(after)).toBe(parts(now));
+    await judgeLedger(app.db);
+  });
+
+  it('cuts nothing that was to be bought and has not come', async () => {
+    const now = await show(batch.id);
+    const line = openOf(now).find((l) => l.stock === null);
+    if (!line) return;
+    const answer = await shop
+      .post(`/api/batches/${batch.id}/cuts`)
+      .send({ lines: [{ id: line.id, version: line.version }] });
+    expect([200, 409]).toContain(answer.status);
+    if (answer.status === 409) expect(answer.body.message).toMatch(/Nothing is left on the rack|Only/);
+    await judgeLedger(app.db);
+  });
+
+  it('is given up only where nothing is cut', async () => {
+    const now = await show(batch.id);
+    const answer = await shop.delete(`/api/batches/${batch.id}`).send({ version: now.version }).expect(409);
+    expect(answer.body.message).toMatch(/cut already/);
+  });
+});
+
+describe('the next batch', () => {
+  it('takes an offcut that the one before has left', async () => {
+    const others = (await toCut()).filter((o) => !batch.orders.some((b) => b.id === o.orderId)).slice(0, 3);
+    const second = await plan(
+      others.map((o) => o.orderId),
+      'Tuesday',
+    );
+    const left = (await show(batch.id)).list.flatMap((l) =>
+      l.rests.flatMap((r) => (r.stock === undefined ? [] : [r.stock])),
+    );
+    const used = second.list.flatMap((l) => (l.stock && l.stock.mark !== '' ? [l.stock.id] : []));
+    expect(used.length).toBeGreaterThan(0);
+    expect(used.some((id) => left.includes(id)) || left.length === 0).toBe(true);
+  });
+});
+
+/** The same chances every time. */
+const random = (seed: number) => () => {
+  seed = (seed * 1103515245 + 12345) & 0x7fffffff;
+  return seed / 0x7fffffff;
+};
+
+it('keeps the ledger true whatever two people do at once', async () => {
+  const chance = random(17);
+  const people = [office, shop];
+  const orders = (await toCut()).slice(0, 8);
+  for (let round = 0; round < 14; round++) {
+    const list = (await shop.get('/api/batches')).body as { id: number; state: string }[];
+    const live = list.filter((b) => b.state === 'cutting' || b.state === 'planned');
+    const lines = await rack();
+    const acts = people.map(async (me) => {
+      const what = chance();
+      const line = lines[Math.floor(chance() * lines.length)] as RackLine;
+      const b = live[Math.floor(chance() * live.length)];
+      if (what < 0.55 && b) {
+        const now = await show(b.id);
+        const open = openOf(now);
+        const one = open[Math.floor(chance() * Math.min(3, open.length))];
+        if (one)
+          return me
+            .post(`/api/batches/${b.id}/cuts`)
+            .send({ lines: [{ id: one.id, version: one.version, ...(chance() < 0.25 ? { spoiled: [0] } : {}) }] });
+      }
+      if (what < 0.7)
+        return me
+          .post('/api/rack/count')
+          .send({ lines: [{ stock: line.id, quantity: Math.max(0, line.quantity - 1) }] });
+      if (what < 0.8)
+        return me.post(`/api/rack/${line.id}/moves`).send({ kind: 'spoiled', change: -1, why: 'fell off the rack' });
+      if (what < 0.9 && b) return me.post(`/api/batches/${b.id}/plan`).send({ version: (await show(b.id)).version });
+      return me
+        .post('/api/rack/count')
+        .send({ lines: [{ item: '2x4', length: 96, quantity: 20 + Math.floor(chance() * 40) }] });
+    });
+    for (const answer of await Promise.all(acts)) expect([200, 400, 409]).toContain(answer.status);
+    await judgeLedger(app.db);
+  }
+  expect(orders.length).toBeGreaterThan(0);
+});
