@@ -15,7 +15,6 @@ export type * from './fleet/fleet.answers.ts';
 export type * from './health/health.answers.ts';
 export type * from './items/items.answers.ts';
 export type * from './jobs/jobs.answers.ts';
-export type { StickLine, SticksFound } from './jobs/sticksJob.ts';
 export type * from './models/models.answers.ts';
 export type * from './orders/orders.answers.ts';
 export type * from './people/people.answers.ts';

@@ -1,5 +1,5 @@
 export * from './takeOff.ts';
 export * from './planBatch.ts';
 export * from './planTogether.ts';
-export { isSeamOpen } from './meshFaces.ts';
+export { isSeamOpen, meshFaceOf } from './meshFaces.ts';
 export * from './replanSticks.ts';

@@ -9,12 +9,11 @@ import { BatchJob } from './batchJob.ts';
 import { JobsController } from './jobs.controller.ts';
 import { Jobs } from './jobs.service.ts';
 import { PapersJob } from './papersJob.ts';
-import { SticksJob } from './sticksJob.ts';
 
 @Module({
   imports: [DocumentsModule, PlanningModule],
   controllers: [JobsController, ExportController, LiveController],
-  providers: [Jobs, ExportJob, PapersJob, SticksJob, BatchJob, Live],
+  providers: [Jobs, ExportJob, PapersJob, BatchJob, Live],
   exports: [Jobs],
 })
 export class JobsModule {}

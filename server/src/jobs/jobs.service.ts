@@ -3,7 +3,7 @@ import { ConflictException, ForbiddenException, Inject, Injectable, Logger, NotF
 import type { OnApplicationBootstrap, OnModuleDestroy } from '@nestjs/common';
 import type { User } from '../auth/auth.answers.ts';
 import { noteDeed } from '../database/audit.ts';
-import { DB, readJson } from '../database/connect.ts';
+import { DB } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import { transact } from '../database/transact.ts';
 import { ExportJob } from '../export/exportJob.ts';
@@ -12,7 +12,6 @@ import { MAY_ASK } from './kinds.ts';
 import type { JobDone, JobKind, JobRun } from './kinds.ts';
 import { PapersJob } from './papersJob.ts';
 import { BatchJob } from './batchJob.ts';
-import { SticksJob } from './sticksJob.ts';
 
 /** How often an instance looks for work, and writes how far its own is, ms. */
 const LOOK_MS = 400;
@@ -22,18 +21,7 @@ const SILENT_S = 12;
 /** Jobs that one person may have waiting or running. */
 const MOST = 4;
 
-const COLUMNS = [
-  'id',
-  'kind',
-  'state',
-  'progress',
-  'note',
-  'result',
-  'file',
-  'created_at',
-  'user_id',
-  'batch_id',
-] as const;
+const COLUMNS = ['id', 'kind', 'state', 'progress', 'note', 'file', 'created_at', 'user_id', 'batch_id'] as const;
 
 interface JobRow {
   readonly id: number;
@@ -41,7 +29,6 @@ interface JobRow {
   readonly state: Job['state'];
   readonly progress: number;
   readonly note: string;
-  readonly result: unknown;
   readonly file: string | null;
   readonly created_at: string;
   readonly user_id: number | null;
@@ -55,7 +42,6 @@ export const jobOf = (row: JobRow): Job => ({
   state: row.state,
   progress: row.progress,
   note: row.note,
-  result: row.result ? readJson<Job['result']>(row.result) : null,
   file: row.file,
   createdAt: row.created_at,
 });
@@ -76,7 +62,6 @@ export class Jobs implements OnApplicationBootstrap, OnModuleDestroy {
     @Inject(DB) private readonly db: Db,
     @Inject(ExportJob) private readonly exporting: ExportJob,
     @Inject(PapersJob) private readonly papers: PapersJob,
-    @Inject(SticksJob) private readonly sticks: SticksJob,
     @Inject(BatchJob) private readonly batches: BatchJob,
   ) {}
 
@@ -208,20 +193,17 @@ export class Jobs implements OnApplicationBootstrap, OnModuleDestroy {
         return this.papers.run(run);
       case 'batch':
         return this.batches.run(run, batch_id ?? 0);
-      case 'sticks':
-        return this.sticks.run(run);
     }
   }
 
   private async work(job: JobRow, running: AbortController): Promise<void> {
     const mine = () => this.db('jobs').where({ id: job.id, worker: this.#worker, state: 'running' });
-    let latest: { progress: number; note: string; result?: Job['result'] } = { progress: 0, note: 'Begun' };
+    let latest: { progress: number; note: string } = { progress: 0, note: 'Begun' };
     const write = async (): Promise<void> => {
-      const { progress, note, result } = latest;
+      const { progress, note } = latest;
       const kept = await mine().update({
         progress,
         note: note.slice(0, 240),
-        ...(result === undefined ? {} : { result: JSON.stringify(result) }),
         beat_at: this.db.raw('UTC_TIMESTAMP()'),
       });
       const row = (await mine().first('stop')) as { stop: number } | undefined;
@@ -243,8 +225,8 @@ export class Jobs implements OnApplicationBootstrap, OnModuleDestroy {
           running.signal.throwIfAborted();
           await this.db('job_chunks').insert({ job_id: job.id, seq: seq++, bytes });
         },
-        say: (progress, note, result) => {
-          latest = { progress, note, ...(result === undefined ? {} : { result }) };
+        say: (progress, note) => {
+          latest = { progress, note };
         },
       });
       clearInterval(timer);
@@ -253,7 +235,6 @@ export class Jobs implements OnApplicationBootstrap, OnModuleDestroy {
         state: 'done',
         progress: 1,
         note: done.note,
-        ...(done.result === undefined ? {} : { result: JSON.stringify(done.result) }),
         ...(done.file === undefined ? {} : { file: done.file }),
       });
     } catch (error) {

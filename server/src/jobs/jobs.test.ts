@@ -74,42 +74,6 @@ describe('everything taken out', () => {
   });
 });
 
-describe('sticks for the whole bench', () => {
-  it('are never more than order by order, never cheaper than the bound, and found bit by bit', async () => {
-    const shop = await app.as('shop');
-    const asked = await ask('sticks', shop);
-    const seen: Job[] = [];
-    const job = await until(
-      asked.id,
-      (j) => {
-        seen.push(j);
-        return ended(j);
-      },
-      shop,
-    );
-    expect(job.state).toBe('done');
-    const { result } = (await office.get(`/api/jobs/${asked.id}`).expect(200)).body as Job;
-    const count = result?.sticks.reduce((n, s) => n + s.count, 0) ?? 0;
-    expect(result?.orders.length).toBeGreaterThan(1);
-    expect(count).toBeLessThanOrEqual(result?.apart ?? 0);
-    expect(result?.cost).toBeGreaterThanOrEqual(result?.bound ?? Infinity);
-    // Every open stick piece of the bench is in the plan.
-    const open = (await app
-      .db('work_parts')
-      .join('work_orders', 'work_orders.id', 'work_parts.work_order_id')
-      .join('orders', 'orders.id', 'work_orders.order_id')
-      .whereNull('work_orders.done_at')
-      .whereNull('orders.held_at')
-      .whereNot({ state: 'cut' })
-      .whereIn('item', [...new Set(result?.sticks.map((s) => s.item))])
-      .count({ n: '*' })) as { n: number }[];
-    expect(result?.pieces).toBe(Number(open[0]?.n));
-    expect(seen.map((j) => j.progress)).toEqual([...seen.map((j) => j.progress)].sort((a, b) => a - b));
-    // What it costs is not the shop's to see.
-    expect((await shop.get(`/api/jobs/${asked.id}`)).body.result.cost).toBeUndefined();
-  });
-});
-
 describe('a job', () => {
   it('is stopped by whoever asked, and not by another', async () => {
     const job = await ask('papers');

@@ -1,19 +1,11 @@
 import type { WorkPlan } from '@rubbet/core/order';
 import { unitsOf } from '@rubbet/core/order';
 import type { There } from '@rubbet/core/saw';
-import { findItem } from '@rubbet/core/stock';
+import type { MeshFace } from '@rubbet/core/cut';
+import { findItem, findRoofing } from '@rubbet/core/stock';
+import { meshFaceOf } from '@rubbet/core/takeoff';
 import { hasCut, repeatParts } from '@rubbet/core/unit';
 import { listSawParts } from '../batches/listSawParts.ts';
-
-const FEET = 12;
-
-/** The size of a line of a take-off, inches: `8 ft`, `36 in × 50 ft`, `each`. */
-export const readSize = (size: string): { readonly length: number | null; readonly width: number | null } => {
-  const roll = /^(\d+) in × (\d+) ft$/.exec(size);
-  if (roll) return { width: Number(roll[1]), length: Number(roll[2]) * FEET };
-  const stick = /^(\d+) ft$/.exec(size);
-  return { width: null, length: stick ? Number(stick[1]) * FEET : null };
-};
 
 /** What an order still takes: wood and sheets part by part, everything else by the count. */
 export const listToBuy = (
@@ -33,19 +25,32 @@ export const listToBuy = (
   const parts = repeatParts(plan.build.parts, unitsOf(plan)).filter(hasCut);
   const open = parts.filter((p) => !done.has(p.id)).map((p) => ({ part: p.id, measured: null }));
   const { sticks, sheets } = listSawParts(order, plan, open, true);
-  const mesh = new Set(parts.filter((p) => p.role === 'mesh' && done.has(p.id)).map((p) => p.item));
+  // Faces of several orders share rolls: each is known by its order.
+  const faces = parts
+    .filter((p) => p.role === 'mesh' && !done.has(p.id))
+    .map((p): MeshFace => {
+      const face = meshFaceOf(p, parts);
+      const all = parts.filter((q) => q.wrap !== undefined && q.wrap === p.wrap);
+      // Where some of what goes round is cut already, the rest does not go round any more.
+      const { wrap, ...bare } = face;
+      const whole = wrap !== undefined && all.every((q) => !done.has(q.id));
+      return { ...bare, id: `${order}/${face.id}`, ...(whole ? { wrap: { ...wrap, id: `${order}/${wrap.id}` } } : {}) };
+    });
+  const roofing = parts
+    .filter((p) => p.role === 'roofing' && !done.has(p.id) && findRoofing(p.item).bundle === undefined)
+    .map((p) => ({ item: p.item, length: p.length + (p.lap ?? 0) }));
   const counted = made.takeoff.lines.flatMap((l): There[] => {
     const { kind } = findItem(l.item);
-    if (kind === 'lumber' || kind === 'sheet' || (kind === 'mesh' && mesh.has(l.item))) return [];
-    const { length, width } = readSize(l.size);
+    const sheets = kind === 'roofing' && findRoofing(l.item).bundle === undefined;
+    if (kind === 'lumber' || kind === 'sheet' || kind === 'mesh' || sheets) return [];
     return [
       {
         item: l.item,
-        length: kind === 'mesh' || kind === 'roofing' ? length : null,
-        width: kind === 'mesh' ? width : null,
+        length: null,
+        width: null,
         quantity: l.quantity * quantity,
       },
     ];
   });
-  return { sticks, sheets, counted };
+  return { sticks, sheets, faces, roofing, counted };
 };

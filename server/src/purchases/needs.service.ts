@@ -2,7 +2,9 @@ import { Inject, Injectable } from '@nestjs/common';
 import { addDays } from '@rubbet/core/schedule';
 import { netNeeds } from '@rubbet/core/saw';
 import type { RackStock, SawPart, SawSheetPart, There, Wanted } from '@rubbet/core/saw';
+import type { MeshFace } from '@rubbet/core/cut';
 import { findItem, withItems } from '@rubbet/core/stock';
+import type { ItemChanges } from '@rubbet/core/stock';
 import { readPlanText } from '../bench/workPlans.ts';
 import { readFreeRack, readServed, refOf } from '../batches/gather.ts';
 import { shopToday } from '../business/readBusiness.ts';
@@ -73,6 +75,34 @@ export class Needs {
     });
   }
 
+  /** Rolls and roofing sheets that all orders share: wanted when the first of them is, and for every one that takes of them. */
+  private async rolls(
+    faces: readonly MeshFace[],
+    roofing: readonly { readonly item: string; readonly length: number; readonly order: number }[],
+    by: ReadonlyMap<number, string>,
+    items: ItemChanges,
+  ): Promise<Wanted[]> {
+    const { mesh, metal } = await this.pool.run('rollsFor', { faces, roofing, items });
+    const first = (orders: readonly number[]): { order: number; by: string } =>
+      [...new Set(orders)]
+        .map((order) => ({ order, by: by.get(order) ?? '' }))
+        .sort((a, b) => a.by.localeCompare(b.by))[0] ?? { order: 0, by: '' };
+    const taking = (item: string): number[] => [
+      ...faces.filter((f) => f.item === item).map((f) => Number(f.id.split('/')[0])),
+      ...roofing.filter((r) => r.item === item).map((r) => r.order),
+    ];
+    return [
+      ...mesh.map((r) => ({
+        item: r.item,
+        length: r.length,
+        width: r.width,
+        quantity: r.count,
+        ...first(taking(r.item)),
+      })),
+      ...metal.map((m) => ({ item: m.item, length: m.length, width: null, quantity: 1, ...first(taking(m.item)) })),
+    ];
+  }
+
   async show(): Promise<NeedsAnswer> {
     const [{ saw, items: changes }, list, orders, coming, served, free] = await Promise.all([
       this.settings.rules(),
@@ -85,6 +115,8 @@ export class Needs {
     const sticks: SawPart[] = [];
     const sheets: SawSheetPart[] = [];
     const counted: Wanted[] = [];
+    const faces: MeshFace[] = [];
+    const roofing: { readonly item: string; readonly length: number; readonly order: number }[] = [];
     const by = new Map(orders.map((o) => [o.id, o.by]));
     for (const { id, by: day } of orders) {
       const plan = await readPlanText(this.db, id);
@@ -98,7 +130,10 @@ export class Needs {
       sticks.push(...found.sticks.filter((p) => !served.has(refOf(p))));
       sheets.push(...found.sheets.filter((p) => !served.has(refOf(p))));
       counted.push(...found.counted.map((c) => ({ ...c, order: id, by: day })));
+      faces.push(...found.faces);
+      roofing.push(...found.roofing.map((r) => ({ ...r, order: id })));
     }
+    counted.push(...(await this.rolls(faces, roofing, by, changes)));
     // What is on its way is as good as on the rack: known by a number below nothing.
     const rack: RackStock[] = [...free, ...coming.map((c) => ({ ...c, id: -c.id, mark: '', free: c.quantity }))];
     const wanted: (Wanted & { readonly from: 'rack' | 'order' | 'yard' })[] = [];

@@ -5,7 +5,6 @@ import type { Agent, TestApp } from '../testing/testApp.ts';
 import type { ItemLine, MarginLine, PriceListAnswer, Supplier } from '../items/items.answers.ts';
 import type { CountAnswer, LedgerEntry, RackLine } from '../rack/rack.answers.ts';
 import type { Availability, NeedsAnswer, Purchase, PurchaseSummary } from './purchases.answers.ts';
-import { readSize } from './listToBuy.ts';
 import { askDesk } from './supplierDesk.ts';
 
 let app: TestApp;
@@ -318,10 +317,3 @@ describe('a count of the rack', () => {
     await judgeLedger(app.db);
   });
 });
-
-it.each([
-  ['8 ft', { length: 96, width: null }],
-  ['36 in × 50 ft', { length: 600, width: 36 }],
-  ['each', { length: null, width: null }],
-  ['4 × 8 ft', { length: null, width: null }],
-])('reads the size of a take-off line: %s', (text, size) => expect(readSize(text)).toEqual(size));

@@ -3,8 +3,6 @@ import { drawBuild } from '@rubbet/core/draw';
 import { writeCutList, writeSvg } from '@rubbet/core/formats';
 import { findFramedThere, judgeTow, planLoad } from '@rubbet/core/haul';
 import type { Trailer, Vehicle } from '@rubbet/core/haul';
-import { planSticks } from '@rubbet/core/cut';
-import type { StickPlan } from '@rubbet/core/cut';
 import type { Units } from '@rubbet/core/measure';
 import {
   changeWork,
@@ -20,10 +18,12 @@ import type { Business, BusinessRules, OrderComputation, OrderInput, WorkPlan } 
 import { moveBlock, planSchedule } from '@rubbet/core/schedule';
 import { findSheetSources, findStickSources, planSaw, planSawSheets, ripTogether } from '@rubbet/core/saw';
 import type { RackStock, SawPart, SawRules, SawSheetPart } from '@rubbet/core/saw';
-import { withItems } from '@rubbet/core/stock';
+import { planRolls, planSticks } from '@rubbet/core/cut';
+import type { MeshFace } from '@rubbet/core/cut';
+import { itemsOf, withItems } from '@rubbet/core/stock';
 import type { ItemChanges } from '@rubbet/core/stock';
 import { hasCut, repeatParts } from '@rubbet/core/unit';
-import { planMesh, replanSticks, stickDemandOf } from '@rubbet/core/takeoff';
+import { planMesh, replanSticks } from '@rubbet/core/takeoff';
 import { listSawParts } from '../batches/listSawParts.ts';
 import { listToBuy } from '../purchases/listToBuy.ts';
 import { workRowsOf } from '../bench/workRows.ts';
@@ -257,6 +257,30 @@ export const TASKS = {
     readonly plan: string;
     readonly open: readonly { readonly part: string; readonly measured: number | null }[];
   }) => listSawParts(order, readPlan(plan), open),
+  /** Rolls and roofing sheets for faces and slopes of many orders, from common rolls and sheets. */
+  rollsFor: ({
+    faces,
+    roofing,
+    items,
+  }: {
+    readonly faces: readonly MeshFace[];
+    readonly roofing: readonly { readonly item: string; readonly length: number }[];
+    readonly items: ItemChanges;
+  }) =>
+    withItems(items, () => {
+      const rolls = itemsOf('mesh').flatMap((m) => m.rolls.map((r) => ({ item: m.key, ...r })));
+      const mesh = planRolls(faces, rolls, 'quick').rolls;
+      const { sticks } = planSticks(
+        {
+          kerf: 0,
+          endTrim: 0,
+          stock: itemsOf('roofing').flatMap((r) => r.lengths.map((l) => ({ item: r.key, ...l, quantity: null }))),
+          pieces: roofing.map((p, i) => ({ id: String(i), ...p, quantity: 1 })),
+        },
+        'quick',
+      );
+      return { mesh, metal: sticks.map(({ item, length }) => ({ item, length })) };
+    }),
   /** What an order still takes, for buying. */
   toBuy: ({
     order,
@@ -320,25 +344,6 @@ export const TASKS = {
         0,
       ),
     ),
-  /** The stick plan of one item over many orders: quick first, so that there is something to show, then as good as it gets. */
-  sticksOf: ({
-    plans: texts,
-    item,
-    effort,
-  }: {
-    readonly plans: readonly { readonly plan: string; readonly open: readonly string[] }[];
-    readonly item: string;
-    readonly effort: 'quick' | 'full';
-  }): StickPlan => {
-    const parts = texts.flatMap(({ plan, open }, order) => {
-      const wanted = new Set(open);
-      const read = readPlan(plan);
-      return repeatParts(read.build.parts, unitsOf(read))
-        .filter((p) => p.item === item && wanted.has(p.id))
-        .map((p) => ({ ...p, id: `${order}/${p.id}`, mark: `${order}.${p.mark}` }));
-    });
-    return planSticks(stickDemandOf(parts), effort);
-  },
 } as const;
 
 export type Tasks = typeof TASKS;

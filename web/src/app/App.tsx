@@ -94,6 +94,28 @@ const settings = [
   },
 ];
 
+const rack = [
+  { index: true, element: page(() => import('../pages/rack/Rack.tsx'), 'Rack') },
+  { path: 'count', element: page(() => import('../pages/rack/CountPage.tsx'), 'CountPage') },
+  { path: 'saw', element: page(() => import('../pages/rack/Batches.tsx'), 'Batches') },
+  { path: 'saw/:id', element: page(() => import('../pages/rack/BatchPage.tsx'), 'BatchPage') },
+  {
+    path: 'buying',
+    element: office(
+      'What is bought',
+      page(() => import('../pages/rack/Buying.tsx'), 'Buying'),
+    ),
+  },
+  { path: 'buying/:id', element: page(() => import('../pages/rack/PurchasePage.tsx'), 'PurchasePage') },
+  {
+    path: 'items',
+    element: office(
+      'What the business pays',
+      page(() => import('../pages/rack/Items.tsx'), 'Items'),
+    ),
+  },
+];
+
 const router = createBrowserRouter([
   {
     element: <Root />,
@@ -121,6 +143,7 @@ const router = createBrowserRouter([
         element: page(() => import('../pages/print/WorkOrderPaper.tsx'), 'WorkOrderPaper'),
         errorElement: <Fault />,
       },
+      { path: '/saw/:id', element: page(() => import('../pages/saw/Saw.tsx'), 'Saw'), errorElement: <Fault /> },
       { path: '/bench/:id', element: page(() => import('../pages/bench/Bench.tsx'), 'Bench'), errorElement: <Fault /> },
       {
         path: '/',
@@ -175,7 +198,11 @@ const router = createBrowserRouter([
               },
               { path: 'models', element: page(() => import('../pages/models/Models.tsx'), 'Models') },
               { path: 'models/:id', element: page(() => import('../pages/models/ModelPage.tsx'), 'ModelPage') },
-              { path: 'rack', element: page(() => import('../pages/rack/Rack.tsx'), 'Rack') },
+              {
+                path: 'rack',
+                element: page(() => import('../pages/rack/RackFrame.tsx'), 'RackFrame'),
+                children: rack,
+              },
               { path: 'crews', element: page(() => import('../pages/crews/Crews.tsx'), 'Crews') },
               { path: 'roads', element: page(() => import('../pages/roads/Roads.tsx'), 'Roads') },
               {

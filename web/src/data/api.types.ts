@@ -506,7 +506,7 @@ export interface components {
     };
     readonly JobDto: {
       /** @enum {string} */
-      readonly kind: 'export' | 'papers' | 'sticks';
+      readonly kind: 'export' | 'papers';
     };
     readonly PurchaseLineDto: {
       readonly item: string;
@@ -583,12 +583,12 @@ export interface components {
       readonly sticks: number;
       readonly sheets: number;
       readonly cost: number;
-      readonly bound: number;
+      readonly costBound: number;
       readonly proved: boolean;
       /** @description How often the stop is set. */
       readonly moves: number;
       /** @description What the sticks of each order by itself would cost, from the yard. */
-      readonly apart: number;
+      readonly costApart: number;
       /** @description Pieces that are measured in place first, and stay at the bench. */
       readonly waiting: number;
       readonly buy: readonly {
@@ -1033,17 +1033,16 @@ export interface components {
       /** @description Whether it is planned with. */
       readonly carried: boolean;
     };
-    /** @description Work that takes a while, as whoever asked for it sees it. `result` grows while it runs. */
+    /** @description Work that takes a while, as whoever asked for it sees it. */
     readonly Job: {
       readonly id: number;
       /** @enum {string} */
-      readonly kind: 'export' | 'papers' | 'sticks' | 'batch';
+      readonly kind: 'export' | 'papers' | 'batch';
       /** @enum {string} */
       readonly state: 'waiting' | 'running' | 'done' | 'failed' | 'stopped';
       /** @description 0 to 1. */
       readonly progress: number;
       readonly note: string;
-      readonly result: components['schemas']['SticksFound'] | null;
       /** @description Whether there is a file to fetch. */
       readonly file: string | null;
       readonly createdAt: string;
@@ -1625,27 +1624,8 @@ export interface components {
     readonly Step: import('@rubbet/core/steps').Step;
     /** @description One stick and its cuts in order; `left` is what remains after the last kerf. */
     readonly StickCut: import('@rubbet/core/cut').StickCut;
-    /** @description Sticks of one kind and length. */
-    readonly StickLine: {
-      readonly item: string;
-      readonly name: string;
-      /** @description Inches. */
-      readonly length: number;
-      readonly count: number;
-    };
     /** @description A stick plan: `bound` is the least any plan can cost, `proved` that this one costs just that. */
     readonly StickPlan: import('@rubbet/core/cut').StickPlan;
-    /** @description What all orders on the bench still need, planned together: the best plan found so far. Money in cents. */
-    readonly SticksFound: {
-      readonly orders: readonly number[];
-      readonly pieces: number;
-      readonly sticks: readonly components['schemas']['StickLine'][];
-      /** @description Sticks when each order is cut from its own. */
-      readonly apart: number;
-      readonly cost: number;
-      readonly bound: number;
-      readonly proved: boolean;
-    };
     /** @description A length that can be bought, in inches, and its price in cents. */
     readonly StockLength: import('@rubbet/core/stock').StockLength;
     /** @description Who wood and hardware are bought from. */

@@ -26,6 +26,15 @@ export const keysTouched = (entity: string, id: string): string[] => {
     case 'trailer':
     case 'vehicle':
       return ['/fleet', '/road'];
+    case 'batch':
+      return ['/batches', `/batches/${id}`, '/batches/to-cut', '/rack', '/rack/ledger', '/orders', '/board'];
+    case 'rack':
+      return ['/rack', '/rack/ledger', '/items'];
+    case 'item':
+    case 'supplier':
+      return ['/items', '/suppliers', '/settings'];
+    case 'purchase':
+      return ['/purchases', `/purchases/${id}`, '/rack', '/rack/ledger', '/items'];
     case 'calendar':
       return ['/calendar', '/board'];
     case 'business':

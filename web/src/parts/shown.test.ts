@@ -49,7 +49,6 @@ describe('a job', () => {
     state: 'running',
     progress: 0.42,
     note: 'Taking out orders',
-    result: null,
     file: null,
     createdAt: '2026-05-04 10:00:00',
     ...more,

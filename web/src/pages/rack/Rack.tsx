@@ -1,24 +1,18 @@
 import { Box } from '@chakra-ui/react';
+import { useState } from 'react';
 import useSWR from 'swr';
-import { isMetric } from '@rubbet/core/measure';
 import { findItem } from '@rubbet/core/stock';
+import { moment } from '../../data/days.ts';
+import { useMe } from '../../data/hooks.ts';
+import type { LedgerEntry, RackLine } from '../../data/types.ts';
 import { useShow } from '../../data/useShow.tsx';
+import { QuietButton } from '../../parts/Button.tsx';
 import { Empty, Loading } from '../../parts/Loading.tsx';
-import { WeekSticks } from './WeekSticks.tsx';
-import { Heading, Len, Soft, Title } from '../../parts/Text.tsx';
-
-/** A line of the rack: a bundle, or an offcut with its mark. */
-export interface Line {
-  readonly id: number;
-  readonly item: string;
-  readonly length: number | null;
-  readonly place: string;
-  readonly mark: string;
-  readonly quantity: number;
-}
+import { Heading, Len, Soft } from '../../parts/Text.tsx';
+import { feetOf, sizeOf } from './sizes.ts';
 
 /** A bundle of equal sticks seen from its end: as many ends as there are, up to a stack that still reads. */
-const Bundle = ({ line }: { readonly line: Line }) => {
+const Bundle = ({ line }: { readonly line: RackLine }) => {
   const item = findItem(line.item);
   const [t, w] = item.kind === 'lumber' ? [item.thickness, item.width] : [1, 8];
   const per = Math.max(6, Math.min(18, Math.floor(30 / t)));
@@ -52,6 +46,8 @@ const Bundle = ({ line }: { readonly line: Line }) => {
           y={(rows - 1 - Math.floor(i / per)) * end + 0.3}
           width={t}
           height={end}
+          // What batches have spoken for is drawn lighter.
+          opacity={i >= shown - Math.min(shown, line.reserved) ? 0.45 : 1}
           fill={`var(--rb-colors-${fill})`}
           stroke="var(--rb-colors-woodink)"
           strokeWidth={0.22}
@@ -66,55 +62,109 @@ const KINDS = [
   ['sheet', 'Sheets'],
   ['mesh', 'Mesh'],
   ['roofing', 'Roofing'],
+  ['piece', 'Pieces'],
+  ['hardware', 'Hardware'],
 ] as const;
 
-/** What stands on the rack: bundles by size and length, offcuts with their marks. */
+const KIND_WORDS: Readonly<Record<LedgerEntry['kind'], string>> = {
+  received: 'came',
+  cut: 'cut',
+  returned: 'back from the saw',
+  spoiled: 'spoiled',
+  counted: 'counted',
+  corrected: 'put right',
+};
+
+/** The newest entries of the ledger: what came, what went, who said so. */
+const Ledger = () => {
+  const show = useShow();
+  const { data, error } = useSWR<LedgerEntry[], Error>('/rack/ledger');
+  if (error && !data) throw error;
+  if (!data) return <Loading />;
+  return (
+    <Box overflowX="auto" maxH="70vh" overflowY="auto">
+      <table>
+        <thead>
+          <tr>
+            <th>When</th>
+            <th>What</th>
+            <th className="num">Change</th>
+            <th>Why</th>
+            <th>Who</th>
+          </tr>
+        </thead>
+        <tbody>
+          {data.map((e) => (
+            <tr key={e.id}>
+              <td style={{ whiteSpace: 'nowrap' }}>{moment(e.at)}</td>
+              <td>
+                {findItem(e.item).name} {e.length === null ? '' : feetOf(show, e.length)} <Soft>{e.mark}</Soft>
+              </td>
+              <td className="num cond">
+                {e.change > 0 ? '+' : '−'}
+                {Math.abs(e.change)}
+              </td>
+              <td>
+                {KIND_WORDS[e.kind]}
+                {e.why && !e.why.startsWith('counted') ? <Soft>, {e.why}</Soft> : null}
+              </td>
+              <td>{e.by}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Box>
+  );
+};
+
+/** What stands on the rack: bundles by size and length, offcuts with their marks, and the ledger that says why. */
 export const Rack = () => {
   const show = useShow();
-  const { data, error } = useSWR<Line[], Error>('/rack');
+  const { me } = useMe();
+  const [ledger, setLedger] = useState(false);
+  const { data, error } = useSWR<RackLine[], Error>('/rack');
   if (error && !data) throw error;
   if (!data) return <Loading />;
   const whole = data.filter((l) => l.mark === '');
   const offcuts = data.filter((l) => l.mark !== '');
+  const may = me?.roles.some((r) => r === 'office' || r === 'shop') ?? false;
   return (
-    <Box p={{ base: 3, md: 6 }} pb={16}>
-      <Title mb={4}>Rack</Title>
+    <>
       {data.length === 0 && <Empty>The rack is empty.</Empty>}
-      <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '1.6fr 1fr' }} gap={10}>
+      <Box display="grid" gridTemplateColumns={{ base: 'minmax(0,1fr)', lg: 'minmax(0,1.6fr) minmax(0,1fr)' }} gap={10}>
         <Box>
           {KINDS.map(([kind, name]) => {
             const mine = whole.filter((l) => findItem(l.item).kind === kind);
             if (mine.length === 0) return null;
+            const drawn = kind !== 'hardware' && kind !== 'piece';
             return (
               <Box key={kind} mb={6}>
                 <Heading mb={1}>{name}</Heading>
                 <table>
                   <thead>
                     <tr>
-                      <th>Bundle</th>
+                      {drawn && <th>Bundle</th>}
                       <th>Item</th>
-                      <th className="num">Length</th>
+                      <th className="num">Size</th>
                       <th className="num">There are</th>
+                      <th className="num">Spoken for</th>
                       <th>Place</th>
                     </tr>
                   </thead>
                   <tbody>
                     {mine.map((l) => (
-                      <tr key={l.id}>
-                        <td style={{ paddingBottom: 2 }}>
-                          <Bundle line={l} />
-                        </td>
+                      <tr key={l.id} data-stock={l.id}>
+                        {drawn && (
+                          <td style={{ paddingBottom: 2 }}>
+                            <Bundle line={l} />
+                          </td>
+                        )}
                         <td>{findItem(l.item).name}</td>
-                        <td className="num">
-                          {l.length === null
-                            ? ''
-                            : isMetric(show.units)
-                              ? show.length(l.length)
-                              : `${Math.round(l.length / 12)} ft`}
-                        </td>
+                        <td className="num">{sizeOf(show, l)}</td>
                         <td className="num cond" style={{ fontSize: 18 }}>
                           {l.quantity}
                         </td>
+                        <td className="num">{l.reserved === 0 ? '' : l.reserved}</td>
                         <td>{l.place}</td>
                       </tr>
                     ))}
@@ -125,39 +175,62 @@ export const Rack = () => {
           })}
         </Box>
         <Box>
-          <WeekSticks />
-          <Heading mb={1}>Offcuts</Heading>
-          <Soft>Marked at the end grain, kept from {show.length(12)} on.</Soft>
-          {offcuts.map((l) => (
-            <Box
-              key={l.id}
-              display="grid"
-              gridTemplateColumns="64px 1fr 90px 40px"
-              gap={3}
-              alignItems="center"
-              py={2}
-              borderBottom="1px solid"
-              borderColor="hair"
-            >
-              <span className="cond">{l.mark}</span>
-              <Box
-                height="20px"
-                bg={l.item.endsWith('-pt') ? 'treated' : 'wood'}
-                border="1px solid"
-                borderColor="woodedge"
-                width={`${Math.min(100, l.length ?? 0)}%`}
-              />
-              <span className="num">
-                {findItem(l.item).name} <Len inches={l.length ?? 0} />
-              </span>
-              <Soft>
-                {l.place}
-                {l.quantity > 1 ? ` ×${l.quantity}` : ''}
-              </Soft>
+          {may && (
+            <Box mb={4}>
+              <QuietButton aria-pressed={ledger} onClick={() => setLedger(!ledger)}>
+                {ledger ? 'Show the offcuts' : 'Show what came and went'}
+              </QuietButton>
             </Box>
-          ))}
+          )}
+          {ledger ? (
+            <Ledger />
+          ) : (
+            <>
+              <Heading mb={1}>Offcuts</Heading>
+              <Soft>Marked at the end grain, the oldest used first.</Soft>
+              {offcuts.map((l) => (
+                <Box
+                  key={l.id}
+                  display="grid"
+                  gridTemplateColumns="58px minmax(0,1fr) 138px 62px"
+                  gap={3}
+                  alignItems="center"
+                  py={2}
+                  borderBottom="1px solid"
+                  borderColor="hair"
+                  data-stock={l.id}
+                >
+                  <span className="cond">{l.mark}</span>
+                  <Box
+                    height="20px"
+                    bg={l.item.endsWith('-pt') ? 'treated' : findItem(l.item).kind === 'sheet' ? 'ply' : 'wood'}
+                    border="1px solid"
+                    borderColor="woodedge"
+                    width={`${Math.min(100, l.length ?? 0)}%`}
+                    opacity={l.reserved > 0 ? 0.45 : 1}
+                  />
+                  <span className="num">
+                    {findItem(l.item).name} <Len inches={l.length ?? 0} />
+                    {l.width === null ? (
+                      ''
+                    ) : (
+                      <>
+                        {' '}
+                        × <Len inches={l.width} />
+                      </>
+                    )}
+                  </span>
+                  <Soft>
+                    {l.place}
+                    {l.quantity > 1 ? ` ×${l.quantity}` : ''}
+                    {l.reserved > 0 ? ', taken' : ''}
+                  </Soft>
+                </Box>
+              ))}
+            </>
+          )}
         </Box>
       </Box>
-    </Box>
+    </>
   );
 };

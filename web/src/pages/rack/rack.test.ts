@@ -1,23 +1,36 @@
 import { createElement } from 'react';
 import { elements, html, plain } from '../../testing/rendered.ts';
 import { Rack } from './Rack.tsx';
-import type { Line } from './Rack.tsx';
+import type { RackLine } from '../../data/types.ts';
 
-const whole = (id: number, item: string, length: number | null, quantity: number): Line => ({
+const whole = (id: number, item: string, length: number | null, quantity: number): RackLine => ({
   id,
   item,
   length,
+  width: null,
+  reserved: 0,
+  since: '2026-01-05 08:00:00',
   place: `bay ${id}`,
   mark: '',
   quantity,
 });
-const LINES: readonly Line[] = [
+const LINES: readonly RackLine[] = [
   whole(1, '2x4', 96, 40),
   whole(2, '2x4-pt', 144, 6),
   whole(3, 'ply-1/2', null, 9),
-  { id: 4, item: '2x4', length: 31.5, place: 'offcut bin', mark: 'A-17', quantity: 1 },
+  {
+    id: 4,
+    item: '2x4',
+    length: 31.5,
+    width: null,
+    reserved: 1,
+    since: '2026-02-02 08:00:00',
+    place: 'offcut bin',
+    mark: 'A-17',
+    quantity: 1,
+  },
 ];
-const rack = (lines: readonly Line[], style: 'inches' | 'mm' = 'inches', roles = ['shop']): string =>
+const rack = (lines: readonly RackLine[], style: 'inches' | 'mm' = 'inches', roles = ['shop']): string =>
   html(createElement(Rack), style, '/rack', {
     '/rack': lines,
     '/session': { id: 1, name: 'Wren', roles },
@@ -56,12 +69,14 @@ describe('the rack', () => {
   it('is read in metres where the shop reads those', () => {
     const words = plain(rack(LINES, 'mm'));
     expect(words).toContain('2×4 2438 mm 40');
-    expect(words).toContain('kept from 305 mm on');
     expect(words).not.toMatch(/\d ft/);
   });
-  it('plans sticks together for the shop and the office, not for who only drives', () => {
-    expect(rack(LINES)).toContain('data-testid="week-sticks"');
-    expect(rack(LINES, 'inches', ['driver'])).not.toContain('data-testid="week-sticks"');
-    expect(rack(LINES, 'inches', ['driver', 'office'])).toContain('data-testid="week-sticks"');
+  it('shows what came and went to the shop, not to who only drives', () => {
+    expect(plain(rack(LINES))).toContain('Show what came and went');
+    expect(plain(rack(LINES, 'inches', ['driver']))).not.toContain('came and went');
+  });
+  it('says what batches have spoken for', () => {
+    expect(plain(rack(LINES))).toMatch(/A-17.*, taken/);
+    expect(plain(rack([{ ...whole(1, '2x4', 96, 40), reserved: 12 }]))).toMatch(/8 ft 40 12 bay 1/);
   });
 });

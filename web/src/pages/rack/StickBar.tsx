@@ -1,0 +1,177 @@
+import { Box } from '@chakra-ui/react';
+import type { BatchLine, BatchPiece } from '../../data/types.ts';
+import { Len } from '../../parts/Text.tsx';
+
+/** What a piece is called: its marks with their orders. */
+export const nameOf = (p: BatchPiece): string => p.parts.map((x) => `${x.order} ${x.mark}`).join(' + ');
+
+/** A stick to scale with what is cut from it, in its order. */
+export const StickBar = ({
+  line,
+  longest,
+  bad,
+  onPiece,
+  high = 40,
+}: {
+  readonly line: BatchLine;
+  /** The stick that the others are drawn against, inches. */
+  readonly longest: number;
+  /** Pieces that are marked as no good. */
+  readonly bad?: ReadonlySet<number>;
+  readonly onPiece?: ((k: number) => void) | undefined;
+  readonly high?: number;
+}) => (
+  <Box
+    display="flex"
+    width={`${(100 * line.length) / longest}%`}
+    height={`${high}px`}
+    bg="tapeoff"
+    border="1px dashed"
+    borderColor="soft"
+    className="on-paper"
+  >
+    {line.pieces.map((p, k) => {
+      const spoiled = p.state === 'spoiled' || bad?.has(k) === true;
+      return (
+        <Box
+          key={k}
+          {...(onPiece
+            ? {
+                as: 'button',
+                onClick: () => onPiece(k),
+                'aria-pressed': spoiled,
+                'aria-label': `${nameOf(p)}${spoiled ? ', no good' : ''}`,
+              }
+            : {})}
+          width={`${(100 * p.length) / line.length}%`}
+          minW={0}
+          overflow="hidden"
+          display="grid"
+          placeItems="center"
+          borderRight="2px solid"
+          borderColor="woodink"
+          bg={spoiled ? 'tapeoff' : p.state === 'cut' ? 'mosswash' : line.item.endsWith('-pt') ? 'treated' : 'wood'}
+          color={spoiled ? 'keel' : 'woodink'}
+          fontFamily="heading"
+          fontStretch="78%"
+          fontWeight={640}
+          fontSize={high > 60 ? '17px' : '13.5px'}
+          lineHeight={1.1}
+          textAlign="center"
+          title={p.parts.map((x) => `Order ${x.order}, ${x.mark}, ${x.panel}${x.ends ? `, ${x.ends}` : ''}`).join('; ')}
+          data-piece={nameOf(p)}
+        >
+          <span style={{ textDecoration: spoiled ? 'line-through' : 'none' }}>
+            {p.parts.map((x) => (
+              <span key={x.part} style={{ display: 'block', whiteSpace: 'nowrap' }}>
+                {(100 * p.length) / longest > 5 ? `${x.order} ` : ''}
+                {x.mark}
+              </span>
+            ))}
+            {(100 * p.length) / longest > 8 && <Len inches={p.length} />}
+          </span>
+        </Box>
+      );
+    })}
+    {line.rests[0] !== undefined && line.kind === 'stick' && (
+      <Box flex={1} display="grid" placeItems="center" color="soft" fontSize="13px" overflow="hidden">
+        <span style={{ whiteSpace: 'nowrap' }}>
+          {line.rests[0].mark ?? ''} <Len inches={line.rests[0].length} />
+        </span>
+      </Box>
+    )}
+  </Box>
+);
+
+/** A sheet from above, with its pieces where they lie and its cuts in sequence. */
+export const SheetMap = ({
+  line,
+  bad,
+  onPiece,
+}: {
+  readonly line: BatchLine;
+  readonly bad?: ReadonlySet<number>;
+  readonly onPiece?: ((k: number) => void) | undefined;
+}) => {
+  const width = line.width ?? 48;
+  return (
+    <svg
+      viewBox={`-1 -1 ${line.length + 2} ${width + 2}`}
+      style={{ width: '100%', maxWidth: 560, display: 'block' }}
+      className="on-paper"
+      role="img"
+      aria-label={`A sheet with ${line.pieces.length} pieces`}
+    >
+      <rect
+        x={0}
+        y={0}
+        width={line.length}
+        height={width}
+        fill="var(--rb-colors-tapeoff)"
+        stroke="var(--rb-colors-soft)"
+        strokeWidth={0.4}
+        strokeDasharray="2 1"
+      />
+      {line.pieces.map((p, k) => {
+        const spoiled = p.state === 'spoiled' || bad?.has(k) === true;
+        const w = p.width ?? 0;
+        const small = Math.min(p.length, w) < 7 || p.length < 12;
+        return (
+          <g
+            key={k}
+            {...(onPiece ? { onClick: () => onPiece(k), style: { cursor: 'pointer' } } : {})}
+            data-piece={nameOf(p)}
+          >
+            <rect
+              x={p.x}
+              y={width - (p.y ?? 0) - w}
+              width={p.length}
+              height={w}
+              fill={`var(--rb-colors-${spoiled ? 'tapeoff' : p.state === 'cut' ? 'mosswash' : 'ply'})`}
+              stroke="var(--rb-colors-woodink)"
+              strokeWidth={0.4}
+            />
+            <text
+              x={(p.x ?? 0) + p.length / 2}
+              y={width - (p.y ?? 0) - w / 2 + 1.5}
+              textAnchor="middle"
+              fontSize={small ? 3 : 4.4}
+              fontWeight={640}
+              fill={`var(--rb-colors-${spoiled ? 'keel' : 'woodink'})`}
+              textDecoration={spoiled ? 'line-through' : 'none'}
+            >
+              {nameOf(p)}
+            </text>
+          </g>
+        );
+      })}
+      {(line.cuts ?? []).map((c, i) => {
+        const flip = (y: number): number => width - y;
+        const [x, y] = c.along === 'length' ? [c.from + 2.6, flip(c.at)] : [c.at, flip(c.to) + 2.6];
+        return (
+          <g key={i}>
+            <line
+              x1={c.along === 'length' ? c.from : c.at}
+              x2={c.along === 'length' ? c.to : c.at}
+              y1={c.along === 'length' ? flip(c.at) : flip(c.from)}
+              y2={c.along === 'length' ? flip(c.at) : flip(c.to)}
+              stroke="var(--rb-colors-chalk)"
+              strokeWidth={0.5}
+            />
+            <circle
+              cx={x}
+              cy={y}
+              r={2.1}
+              fill="var(--rb-colors-sheet)"
+              stroke="var(--rb-colors-chalk)"
+              strokeWidth={0.3}
+            />
+            <text x={x} y={y + 1.05} textAnchor="middle" fontSize={3} fill="var(--rb-colors-chalk)">
+              {i + 1}
+            </text>
+          </g>
+        );
+      })}
+    </svg>
+  );
+};

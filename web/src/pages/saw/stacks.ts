@@ -1,0 +1,45 @@
+import type { BatchLine, BatchPiece } from '../../data/types.ts';
+
+/**
+ * What is cut next: the first that is open, with those that lie on it. Only what can be cut now is stacked: from the rack, all
+ * of it from one line. `single` takes them apart.
+ */
+export const nextStack = (lines: readonly BatchLine[], single: boolean): BatchLine[] => {
+  const open = lines.filter((l) => l.state === 'open');
+  // What has to be bought first waits behind what is there.
+  const first = open.find((l) => l.stock !== null) ?? open[0];
+  if (!first) return [];
+  if (single) return [first];
+  return open.filter((l) => l.stack === first.stack && l.kind === first.kind && l.stock?.id === first.stock?.id);
+};
+
+/** Where the stop is set for a stack, in turn: the length, how many pieces of one stick, and how their ends are cut. */
+export const stopsOf = (
+  lines: readonly Pick<BatchLine, 'pieces'>[],
+): { readonly length: number; readonly count: number; readonly ends: readonly string[] }[] => {
+  const out: { length: number; count: number; ends: string[] }[] = [];
+  for (const p of lines[0]?.pieces ?? []) {
+    const last = out.at(-1);
+    const ends = p.parts.flatMap((x) => (x.ends ? [x.ends] : []));
+    if (last && Math.abs(last.length - p.length) < 1e-6) {
+      last.count++;
+      last.ends.push(...ends);
+    } else out.push({ length: p.length, count: 1, ends });
+  }
+  return out.map((s) => ({ ...s, ends: [...new Set(s.ends)] }));
+};
+
+/** Where the pieces of a stick go, equal ones counted together. */
+export const goesTo = (
+  line: Pick<BatchLine, 'pieces'>,
+): { readonly part: BatchPiece['parts'][number]; readonly piece: BatchPiece; readonly count: number }[] => {
+  const out = new Map<string, { part: BatchPiece['parts'][number]; piece: BatchPiece; count: number }>();
+  for (const piece of line.pieces)
+    for (const part of piece.parts) {
+      const key = [part.order, part.mark, part.panel, part.rip, part.length, piece.length].join('|');
+      const before = out.get(key);
+      if (before) before.count++;
+      else out.set(key, { part, piece, count: 1 });
+    }
+  return [...out.values()];
+};
