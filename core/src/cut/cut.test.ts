@@ -284,7 +284,7 @@ describe('planSheets', () => {
   });
   it('says why a piece cannot be had', () => {
     const plan = planSheets(stock, [{ id: 'wide', item: 'ply-1/2', length: 90, width: 50, quantity: 1, grain: true }]);
-    expect(plan.unplaced[0]?.why).toMatch(/larger than a sheet of 96 × 48 with its grain/);
+    expect(plan.unplaced[0]?.why).toMatch(/larger than any sheet of ply-1\/2, with its grain along the sheet/);
   });
 });
 

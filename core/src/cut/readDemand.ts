@@ -1,9 +1,5 @@
-import { onlyThese, ownIds, readList, readNumber, readRecord, readText, readWhole } from './readers.ts';
-import { DemandError } from './types.ts';
+import { onlyThese, ownIds, readEffort, readList, readNumber, readRecord, readText, readWhole } from './readers.ts';
 import type { StickDemand, StickPiece, StickStock } from './types.ts';
-
-/** Longest that a plan may be searched for, seconds. */
-const MOST_EFFORT = 600;
 
 /**
  * Reads a stick demand from parsed JSON.
@@ -35,9 +31,7 @@ export const readDemand = (json: unknown): StickDemand => {
     };
   });
   ownIds(pieces);
-  const effort = d.effort === undefined || d.effort === null ? undefined : readNumber(d.effort, 'effort', 0);
-  if (effort !== undefined && effort > MOST_EFFORT)
-    throw new DemandError(`effort is ${effort}; it must be ${MOST_EFFORT} seconds at most.`);
+  const effort = readEffort(d.effort);
   return {
     kerf: readNumber(d.kerf ?? 0.125, 'kerf', 0),
     endTrim: readNumber(d.endTrim ?? 0, 'endTrim', 0),

@@ -46,3 +46,14 @@ export const ownIds = (pieces: readonly { readonly id: string }[]): void => {
     ids.add(p.id);
   }
 };
+
+/** Longest that a plan may be searched for, seconds. */
+const MOST_EFFORT = 600;
+
+/** Seconds that a plan may be searched for; nothing where nothing is said. */
+export const readEffort = (value: unknown): number | undefined => {
+  if (value === undefined || value === null) return undefined;
+  const effort = readNumber(value, 'effort', 0);
+  if (effort > MOST_EFFORT) throw new DemandError(`effort is ${effort}; it must be ${MOST_EFFORT} seconds at most.`);
+  return effort;
+};

@@ -91,7 +91,7 @@ export const stickDemandOf = (
 };
 
 /** Sheet layouts for the sheet parts among some parts. */
-export const sheetPlanOf = (parts: readonly Part[]): SheetPlan => {
+export const sheetPlanOf = (parts: readonly Part[], effort: Effort = 'full'): SheetPlan => {
   const mine = parts.filter((p) => findItem(p.item).kind === 'sheet');
   const groups = new Map<string, { part: Part; quantity: number }>();
   for (const p of mine) groups.set(p.mark, { part: p, quantity: (groups.get(p.mark)?.quantity ?? 0) + 1 });
@@ -102,6 +102,7 @@ export const sheetPlanOf = (parts: readonly Part[]): SheetPlan => {
       return { id, item: part.item, length: part.length, width: part.width, quantity, grain };
     }),
     KERF,
+    effort,
   );
 };
 
@@ -131,7 +132,7 @@ const SHINGLE_WASTE = 1.1;
 export const takeOff = (build: Build, effort: Effort = 'full'): Takeoff => {
   const { parts } = build;
   const sticks = planSticks(stickDemandOf(parts), effort);
-  const sheets = sheetPlanOf(parts);
+  const sheets = sheetPlanOf(parts, effort);
   const mesh = planMesh(parts, effort);
   const lines: TakeoffLine[] = [];
   const add = (item: string, size: string, quantity: number, each: number): void => {

@@ -6,7 +6,10 @@ import { sheetPlanOf } from '../../takeoff/index.ts';
 import type { Check, Finding } from '../types.ts';
 
 const countSheets = (build: Build, item: string): number =>
-  sheetPlanOf(build.parts.filter((p) => p.item === item)).sheets.length;
+  sheetPlanOf(
+    build.parts.filter((p) => p.item === item),
+    'quick',
+  ).sheets.length;
 
 /** Sheets of the last few shorter units: while a length is dragged the shorter one stays the same. */
 const known = new Map<string, number>();

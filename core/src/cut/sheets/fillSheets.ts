@@ -1,5 +1,4 @@
-import type { SheetPiece } from '../planSheets.ts';
-import type { SheetCut, SheetKind, SheetPut, SheetSaw } from './types.ts';
+import type { SheetCut, SheetKind, SheetPiece, SheetPut, SheetSaw } from './types.ts';
 
 /** One rectangle that is wanted. */
 export type OnePiece = Pick<SheetPiece, 'id' | 'length' | 'width' | 'grain'>;

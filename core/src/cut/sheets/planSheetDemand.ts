@@ -4,6 +4,7 @@ import { fillSheets, fitsOn, SPLITS } from './fillSheets.ts';
 import type { Filled, OnePiece } from './fillSheets.ts';
 import type { SheetDemand, SheetKind, SheetsPlan } from './types.ts';
 import { randomOf } from '../randomOf.ts';
+import type { Effort } from '../sticks/searchPatterns.ts';
 
 /** Plans of an item that are tried with their pieces in another order, and sheets that are planned anew, at most. */
 const TRIES = 400;
@@ -44,6 +45,7 @@ const planItem = (
   ones: readonly OnePiece[],
   { kerf, saw }: SheetDemand,
   least: number,
+  effort: Effort,
 ): Draft => {
   let best: Draft | undefined;
   const all = kinds.map((k) => k.quantity);
@@ -61,7 +63,10 @@ const planItem = (
         if (!done()) attempt([...ones].sort(order), split, prefer);
   const random = randomOf(ones.length * 97 + kinds.length);
   const pick = (n: number): number => Math.floor(random() * n);
-  for (let k = 0; k < TRIES && laid < MOST_LAID && !done(); k++) {
+  const until = typeof effort === 'number' ? performance.now() + 1000 * effort : 0;
+  const goOn = (k: number): boolean =>
+    effort !== 'quick' && (typeof effort === 'number' ? performance.now() < until : k < TRIES && laid < MOST_LAID);
+  for (let k = 0; goOn(k) && !done(); k++) {
     const now = best as Draft;
     if (now.sheets.length > 2 && k % 2 === 0) {
       // A few sheets planned anew, the emptiest among them.
@@ -98,11 +103,13 @@ const planItem = (
  * Plans which rectangles come out of which sheets at the least cost of the sheets, each sheet cut by straight cuts from edge to
  * edge in a sequence that the saw can do; grain is kept. What cannot be cut is listed with the reason.
  */
-export const planSheetDemand = (demand: SheetDemand): SheetsPlan => {
+export const planSheetDemand = (demand: SheetDemand, effort: Effort = demand.effort ?? 'full'): SheetsPlan => {
   const unplaced: SheetsPlan['unplaced'][number][] = [];
   const sheets: SheetsPlan['sheets'][number][] = [];
   let bound = 0;
-  for (const item of [...new Set(demand.pieces.map((p) => p.item))]) {
+  const items = [...new Set(demand.pieces.map((p) => p.item))];
+  const each = typeof effort === 'number' ? effort / Math.max(1, items.length) : effort;
+  for (const item of items) {
     const kinds = demand.stock.filter((s) => s.item === item && s.quantity !== 0);
     const mine = demand.pieces.filter((p) => p.item === item && p.quantity > 0);
     const ones: OnePiece[] = [];
@@ -118,7 +125,7 @@ export const planSheetDemand = (demand: SheetDemand): SheetsPlan => {
     }
     if (ones.length === 0) continue;
     const least = boundSheets(kinds, ones, demand.kerf);
-    const draft = planItem(kinds, ones, demand, least);
+    const draft = planItem(kinds, ones, demand, least, each);
     for (const { kind, pieces, cuts } of draft.sheets) {
       const k = kinds[kind] as SheetKind;
       const put = pieces.map((p) => ({ ...p, x: clean(p.x), y: clean(p.y) }));

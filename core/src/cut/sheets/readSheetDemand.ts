@@ -1,7 +1,6 @@
-import { onlyThese, ownIds, readList, readNumber, readRecord, readText, readWhole } from '../readers.ts';
+import { onlyThese, ownIds, readEffort, readList, readNumber, readRecord, readText, readWhole } from '../readers.ts';
 import { DemandError } from '../types.ts';
-import type { SheetPiece } from '../planSheets.ts';
-import type { SheetDemand, SheetKind } from './types.ts';
+import type { SheetDemand, SheetKind, SheetPiece } from './types.ts';
 
 /**
  * Reads a sheet demand from parsed JSON.
@@ -9,7 +8,7 @@ import type { SheetDemand, SheetKind } from './types.ts';
  */
 export const readSheetDemand = (json: unknown): SheetDemand => {
   const d = readRecord(json, 'A demand');
-  onlyThese(d, ['kerf', 'saw', 'stock', 'pieces'], 'The demand');
+  onlyThese(d, ['kerf', 'saw', 'stock', 'pieces', 'effort'], 'The demand');
   const saw = d.saw ?? 'track';
   if (saw !== 'track' && saw !== 'table')
     throw new DemandError(`saw is ${JSON.stringify(saw)}; it must be "track" or "table".`);
@@ -42,5 +41,12 @@ export const readSheetDemand = (json: unknown): SheetDemand => {
     };
   });
   ownIds(pieces);
-  return { kerf: readNumber(d.kerf ?? 0.125, 'kerf', 0), saw, stock, pieces };
+  const effort = readEffort(d.effort);
+  return {
+    kerf: readNumber(d.kerf ?? 0.125, 'kerf', 0),
+    saw,
+    stock,
+    pieces,
+    ...(effort === undefined ? {} : { effort }),
+  };
 };

@@ -1,4 +1,19 @@
-import type { SheetPiece, SheetStock } from '../planSheets.ts';
+/** A rectangle wanted from a sheet: `length` along the sheet's grain when `grain` is set. */
+export interface SheetPiece {
+  readonly id: string;
+  readonly item: string;
+  readonly length: number;
+  readonly width: number;
+  readonly quantity: number;
+  readonly grain: boolean;
+}
+
+/** A sheet as it is bought. */
+export interface SheetStock {
+  readonly item: string;
+  readonly length: number;
+  readonly width: number;
+}
 
 /** A kind of sheet that can be had: `quantity` null for as many as wanted. Inches and cents. */
 export interface SheetKind extends SheetStock {
@@ -15,6 +30,8 @@ export interface SheetDemand {
   readonly saw: SheetSaw;
   readonly stock: readonly SheetKind[];
   readonly pieces: readonly SheetPiece[];
+  /** Seconds that a plan may be searched for; else as long as is usual. */
+  readonly effort?: number;
 }
 
 /** A piece on a sheet: its low corner, and how it lies there; x along the sheet's length. */
