@@ -156,7 +156,9 @@ export const CountPage = () => {
                     </span>
                     <Soft>the book: {l.quantity}</Soft>
                     <Input
-                      aria-label={`Counted of ${findItem(l.item).name} ${l.length === null ? '' : feetOf(show, l.length)} ${l.mark}`}
+                      aria-label={['Counted of', findItem(l.item).name, sizeOf(show, l), l.mark]
+                        .filter(Boolean)
+                        .join(' ')}
                       inputMode="numeric"
                       textAlign="right"
                       className="cond"
