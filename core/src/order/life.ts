@@ -28,6 +28,7 @@ export type OrderAct =
   | 'customer'
   | 'wanted day'
   | 'survey'
+  | 'terms'
   | 'accept'
   | 'take back acceptance'
   | 'plan days'
@@ -133,6 +134,16 @@ export const ORDER_ACTS: Readonly<Record<OrderAct, ActRule>> = {
   customer: { roles: OFFICE, guards: [...OPEN, untouched], undoes: EVERYTHING_AFTER_PRICE },
   'wanted day': { roles: OFFICE, guards: OPEN },
   survey: { roles: ['office', 'driver'], guards: OPEN },
+  terms: {
+    roles: OFFICE,
+    guards: [
+      ...OPEN,
+      (o) =>
+        o.accepted
+          ? say('accepted', 'It is accepted at the price that was kept: take the acceptance back first, with a reason.')
+          : undefined,
+    ],
+  },
   accept: {
     roles: OFFICE,
     guards: [

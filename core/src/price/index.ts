@@ -1,1 +1,2 @@
 export * from './priceOrder.ts';
+export * from './quote.ts';

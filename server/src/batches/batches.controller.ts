@@ -1,4 +1,4 @@
-import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post, StreamableFile } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import type { User } from '../auth/auth.answers.ts';
 import { Answers } from '../common/answer.ts';
@@ -53,6 +53,16 @@ export class BatchesController {
   @Answers('Batch')
   show(@Param('id', IdPipe) id: number) {
     return this.batches.show(id);
+  }
+
+  @Get(':id/batch.pdf')
+  @Roles(...EVERYONE)
+  @Heavy()
+  async paper(@Param('id', IdPipe) id: number, @Me() me: User): Promise<StreamableFile> {
+    return new StreamableFile(await this.batches.paper(id, me.units), {
+      type: 'application/pdf',
+      disposition: `inline; filename="batch-${id}.pdf"`,
+    });
   }
 
   @Delete(':id')

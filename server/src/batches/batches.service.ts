@@ -1,10 +1,13 @@
 import { BadRequestException, ConflictException, Inject, Injectable } from '@nestjs/common';
-import type { User } from '../auth/auth.answers.ts';
+import type { UnitChoice, User } from '../auth/auth.answers.ts';
+import { readBusiness } from '../business/readBusiness.ts';
 import { noteDeed } from '../database/audit.ts';
 import { DB, readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import { transact } from '../database/transact.ts';
 import { staleOf } from '../database/updateVersioned.ts';
+import { Settings } from '../settings/settings.service.ts';
+import { Pool } from '../work/pool.ts';
 import type { Batch, BatchPiece, BatchSummary, ToCut } from './batches.answers.ts';
 import type { NewBatchDto } from './batches.dto.ts';
 import { refOf } from './gather.ts';
@@ -17,6 +20,8 @@ export class Batches {
   constructor(
     @Inject(DB) private readonly db: Db,
     @Inject(BatchPlanner) private readonly planner: BatchPlanner,
+    @Inject(Settings) private readonly settings: Settings,
+    @Inject(Pool) private readonly pool: Pool,
   ) {}
 
   list(): Promise<BatchSummary[]> {
@@ -110,6 +115,16 @@ export class Batches {
         .update({ state: 'dropped', version: version + 1 });
       await noteDeed(trx, me, { action: 'drop', entity: 'batch', id, detail: {} });
     }).then(() => this.list());
+  }
+
+  /** The batch on paper, in the reader's units. */
+  async paper(id: number, units: UnitChoice | null): Promise<Buffer> {
+    const [batch, rules, { business }] = await Promise.all([
+      this.show(id),
+      this.settings.rules(),
+      readBusiness(this.db),
+    ]);
+    return Buffer.from(await this.pool.run('batchPdf', { batch, paper: { units: units ?? rules.units, business } }));
   }
 
   /** Plans what is open anew, from the rack as it is now. */

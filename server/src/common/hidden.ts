@@ -19,6 +19,7 @@ const MONEY = new Set([
   'each',
   'costApart',
   'costBound',
+  'terms',
 ]);
 
 /** An answer without what only the office sees: prices, margins, mail addresses and customers' links, wherever in it. */

@@ -27,6 +27,8 @@ export interface OrderRecord {
   readonly token: string | null;
   readonly notes: string;
   readonly method: string | null;
+  readonly terms: unknown;
+  readonly quoted_at: string | null;
   readonly version: number;
 }
 

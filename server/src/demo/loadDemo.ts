@@ -69,7 +69,7 @@ const openServices = (db: Db) => {
     settings,
     orders,
     customers: new Customers(db),
-    acts: new OrderActs(db, orders),
+    acts: new OrderActs(db, orders, settings),
     bench: new Bench(db, orders, pool),
     board: new Board(db, orders, pool),
     road: new Road(db, orders, settings, pool),

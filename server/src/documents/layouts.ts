@@ -1,4 +1,4 @@
-import type { CutRoll, MeshStrips, SheetLayout } from '@rubbet/core/cut';
+import type { CutRoll, MeshStrips, SheetCut, SheetLayout } from '@rubbet/core/cut';
 import type { Show } from '@rubbet/core/order';
 import { esc, FONT } from './pictures.ts';
 
@@ -42,7 +42,14 @@ const drawPiece = (piece: Piece, fill: string): string => {
 const HATCH =
   '<defs><pattern id="rest" width="9" height="9" patternUnits="userSpaceOnUse"><path d="M0 9L9 0" stroke="#8A938C" stroke-width="0.8"/></pattern></defs>';
 
-/** A sheet drawn to scale, every piece with its mark and both dimensions. */
+/** A cut in its turn: a line from edge to edge of what lies there then, its number at the end where the saw begins. */
+const drawCut = ({ along, at, from, to }: SheetCut, number: number, k: number): string => {
+  const [x1, y1, x2, y2] = along === 'length' ? [from * k, at * k, to * k, at * k] : [at * k, from * k, at * k, to * k];
+  const [cx, cy] = along === 'length' ? [x1 + 9, y1] : [x1, y1 + 9];
+  return `<line x1="${x1}" y1="${y1}" x2="${x2}" y2="${y2}" stroke="#1F55A8" stroke-width="1.6"/><circle cx="${cx}" cy="${cy}" r="8" fill="#FFFFFF" stroke="#1F55A8" stroke-width="1"/><text x="${cx}" y="${cy + 3.6}" font-size="10" text-anchor="middle" ${FONT} fill="#1F55A8">${number}</text>`;
+};
+
+/** A sheet drawn to scale, every piece with its mark and both dimensions, its cuts numbered in sequence. */
 export const sheetSvg = (sheet: SheetLayout, show: Show): string => {
   const W = 500;
   const k = W / sheet.length;
@@ -60,7 +67,7 @@ export const sheetSvg = (sheet: SheetLayout, show: Show): string => {
       '#E1C597',
     ),
   );
-  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="-1 -1 ${W + 2} ${H + 2}">${HATCH}<rect x="0" y="0" width="${W}" height="${H}" fill="#FFFFFF"/><rect x="0" y="0" width="${W}" height="${H}" fill="url(#rest)" stroke="#1C2521" stroke-width="1.6"/>${pieces.join('')}</svg>`;
+  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="-1 -1 ${W + 2} ${H + 2}">${HATCH}<rect x="0" y="0" width="${W}" height="${H}" fill="#FFFFFF"/><rect x="0" y="0" width="${W}" height="${H}" fill="url(#rest)" stroke="#1C2521" stroke-width="1.6"/>${pieces.join('')}${(sheet.cuts ?? []).map((c, i) => drawCut(c, i + 1, k)).join('')}</svg>`;
 };
 
 /** How much of a roll is used. */

@@ -47,7 +47,7 @@ export const stickBar = (stick: StickCut, show: Show): string => {
     })
     .join('');
   const rest = stick.left * k;
-  const name = `${findItem(stick.item).name} × ${isMetric(show.units) ? show.length(stick.length) : `${stick.length / 12} ft`}`;
+  const name = `${findItem(stick.item).name} × ${isMetric(show.units) || stick.length % 12 !== 0 ? show.length(stick.length) : `${stick.length / 12} ft`}`;
   const words = `${show.length(stick.left)} left`;
   const said = rest > words.length * LETTER * 14 ? { text: words, size: 14 } : undefined;
   return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${W} 40"><text x="0" y="26" font-size="${Math.min(17, 150 / (name.length * LETTER))}" ${FONT} fill="#1C2521">${esc(name)}</text>${parts}<rect x="${x}" y="4" width="${rest}" height="32" fill="#F3F0E8" stroke="#8A938C" stroke-width="1" stroke-dasharray="4 3"/>${write(x, rest, said, '#5B6760')}</svg>`;

@@ -1,12 +1,15 @@
 import { BadRequestException, Inject, Injectable } from '@nestjs/common';
 import type { OrderAct, Undone } from '@rubbet/core/order';
+import { quotedPrice } from '@rubbet/core/price';
 import { OUTSIDE } from '@rubbet/core/steps';
 import type { User } from '../auth/auth.answers.ts';
+import { shopToday } from '../business/readBusiness.ts';
 import { noteDeed } from '../database/audit.ts';
 import { DB } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import { transact } from '../database/transact.ts';
 import { staleOf, updateVersioned } from '../database/updateVersioned.ts';
+import { Settings } from '../settings/settings.service.ts';
 import { freePlaces, settleStation, takeForAct, undo } from './life.ts';
 import { newToken, Orders } from './orders.service.ts';
 import type { Order } from './orders.answers.ts';
@@ -25,6 +28,7 @@ export class OrderActs {
   constructor(
     @Inject(DB) private readonly db: Db,
     @Inject(Orders) private readonly orders: Orders,
+    @Inject(Settings) private readonly settings: Settings,
   ) {}
 
   /** Does one act in one transaction: judged, undone what it undoes, written, noted. */
@@ -64,6 +68,14 @@ export class OrderActs {
         code: 'stopped',
         message: `It cannot be accepted yet: ${stop.what} Mend it at the Build station.`,
       });
+    const { terms } = order;
+    if (terms.validUntil !== undefined && terms.validUntil < (await shopToday(this.db)))
+      throw new BadRequestException({
+        code: 'quote-over',
+        message: `The quote was valid until ${terms.validUntil}: look at its price again and give it a new day.`,
+      });
+    const { tax } = (await this.settings.rules()).price;
+    const asked = quotedPrice(price, terms, tax);
     const { id: revisionId, number } = order.revision;
     return this.act(
       id,
@@ -72,10 +84,10 @@ export class OrderActs {
       me,
       (trx) => ({
         accepted_revision_id: revisionId,
-        accepted_price: JSON.stringify(price),
+        accepted_price: JSON.stringify(asked),
         accepted_at: trx.raw('UTC_TIMESTAMP()'),
       }),
-      { revision: number, price },
+      { revision: number, price: asked, terms },
     );
   }
 

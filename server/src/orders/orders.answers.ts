@@ -3,7 +3,7 @@ import type { Flock } from '@rubbet/core/flock';
 import type { Spec } from '@rubbet/core/model';
 import type { OrderPlace, OrderSummary } from '@rubbet/core/order';
 import type { Method } from '@rubbet/core/steps';
-import type { Price } from '@rubbet/core/price';
+import type { Price, QuoteTerms } from '@rubbet/core/price';
 import type { FoundationPlan, PadPlan, Survey } from '@rubbet/core/site';
 import type { TakeoffLine } from '@rubbet/core/takeoff';
 import type { Customer } from '../customers/customers.answers.ts';
@@ -59,6 +59,10 @@ export interface Order {
   readonly notes: string;
   /** How it is made and reaches its place; null where what is proposed is taken. */
   readonly method: Method | null;
+  /** What the price is settled by beyond what it costs; only the office sees it. */
+  readonly terms: QuoteTerms;
+  /** When the quote was last sent. */
+  readonly quotedAt: string | null;
   /** The customer's link; null where it was withdrawn, or where it is not the reader's to see. */
   readonly token: string | null;
   /** Address and way are the site's where there is one. */

@@ -1,4 +1,16 @@
-import { Body, Controller, Get, HttpCode, Inject, Param, Patch, Post, Put, Query } from '@nestjs/common';
+import {
+  Body,
+  Controller,
+  Get,
+  HttpCode,
+  Inject,
+  Param,
+  Patch,
+  Post,
+  Put,
+  Query,
+  StreamableFile,
+} from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import type { User } from '../auth/auth.answers.ts';
 import { Answers } from '../common/answer.ts';
@@ -15,9 +27,11 @@ import {
   ReasonDto,
   RevisionDto,
   SurveyDto,
+  TermsDto,
   VersionDto,
 } from './orders.dto.ts';
 import { Orders } from './orders.service.ts';
+import { Quotes } from './quotes.service.ts';
 
 @ApiTags('orders')
 @Controller('orders')
@@ -25,6 +39,7 @@ export class OrdersController {
   constructor(
     @Inject(Orders) private readonly orders: Orders,
     @Inject(OrderActs) private readonly acts: OrderActs,
+    @Inject(Quotes) private readonly quotes: Quotes,
   ) {}
 
   @Get()
@@ -53,6 +68,31 @@ export class OrdersController {
   @Answers('Order')
   change(@Param('id', IdPipe) id: number, @Body() body: OrderChangeDto, @Me() me: User) {
     return this.orders.change(id, body, me);
+  }
+
+  @Put(':id/terms')
+  @May('terms')
+  @Answers('Order')
+  terms(@Param('id', IdPipe) id: number, @Body() body: TermsDto, @Me() me: User) {
+    return this.quotes.setTerms(id, body, me);
+  }
+
+  @Post(':id/quote')
+  @HttpCode(200)
+  @May('terms')
+  @Answers('Order')
+  sendQuote(@Param('id', IdPipe) id: number, @Body() body: VersionDto, @Me() me: User) {
+    return this.quotes.send(id, body.version, me);
+  }
+
+  @Get(':id/quote.pdf')
+  @Roles('office')
+  @Heavy()
+  async quotePdf(@Param('id', IdPipe) id: number): Promise<StreamableFile> {
+    return new StreamableFile(await this.quotes.pdf(id), {
+      type: 'application/pdf',
+      disposition: `inline; filename="quote-${id}.pdf"`,
+    });
   }
 
   @Post(':id/copy')

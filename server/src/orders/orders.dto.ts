@@ -1,6 +1,18 @@
 import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
-import { IsBoolean, IsIn, IsInt, IsObject, Max, Min, ValidateIf, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsObject,
+  Max,
+  Min,
+  ValidateIf,
+  ValidateNested,
+} from 'class-validator';
 import { STATIONS } from '@rubbet/core/order';
 import type { OrderPlace, Undone } from '@rubbet/core/order';
 import { METHODS } from '@rubbet/core/steps';
@@ -119,6 +131,77 @@ export class OrderChangeDto {
 
   @Agreed()
   undo?: Undone[];
+}
+
+class MarginDto {
+  @ApiProperty({ description: 'share of the price, 0 to 0.89' })
+  @IsNumber({ allowNaN: false, allowInfinity: false }, { message: 'the margin must be a share' })
+  @Min(0, { message: 'the margin must be 0 or more' })
+  @Max(0.89, { message: 'the margin must be 0.89 or less' })
+  share!: number;
+
+  @ApiProperty()
+  @Text('why', 2, 160)
+  why!: string;
+}
+
+class DiscountDto {
+  @ApiProperty({ description: 'cents' })
+  @Whole('the discount', 1, 100_000_000, 'cents')
+  cents!: number;
+
+  @ApiProperty()
+  @Text('why', 2, 160)
+  why!: string;
+}
+
+class OptionDto {
+  @ApiProperty()
+  @Text('the option', 2, 80)
+  name!: string;
+
+  @ApiProperty({ description: 'cents, before tax' })
+  @Whole('the price', 0, 100_000_000, 'cents')
+  price!: number;
+
+  @ApiProperty()
+  @IsBoolean({ message: 'whether it is taken is true or false' })
+  taken!: boolean;
+}
+
+export class TermsDto {
+  @Version()
+  version!: number;
+
+  @ApiPropertyOptional({ type: MarginDto })
+  @Optional()
+  @ValidateNested()
+  @Type(() => MarginDto)
+  margin?: MarginDto;
+
+  @ApiPropertyOptional({ type: DiscountDto })
+  @Optional()
+  @ValidateNested()
+  @Type(() => DiscountDto)
+  discount?: DiscountDto;
+
+  @ApiProperty({ type: [OptionDto] })
+  @IsArray({ message: 'the options must be a list' })
+  @ArrayMaxSize(20, { message: 'a quote has 20 options at most' })
+  @ValidateNested({ each: true })
+  @Type(() => OptionDto)
+  options!: OptionDto[];
+
+  @ApiProperty({ description: 'share of the total, 0 to 1' })
+  @IsNumber({ allowNaN: false, allowInfinity: false }, { message: 'the deposit must be a share' })
+  @Min(0, { message: 'the deposit must be 0 or more' })
+  @Max(1, { message: 'the deposit must be 1 or less' })
+  deposit!: number;
+
+  @ApiPropertyOptional()
+  @Optional()
+  @IsDay('the last day')
+  validUntil?: string;
 }
 
 export class RevisionDto {

@@ -5,6 +5,8 @@ import type { OrderPlace, OrderSummary } from '@rubbet/core/order';
 import { METHODS } from '@rubbet/core/steps';
 import { planPads } from '@rubbet/core/site';
 import type { PadRules, Survey } from '@rubbet/core/site';
+import { NO_TERMS } from '@rubbet/core/price';
+import type { QuoteTerms } from '@rubbet/core/price';
 import type { Customer } from '../customers/customers.answers.ts';
 import { readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
@@ -81,6 +83,8 @@ export const readOrder = async (db: Db, id: number, pads: PadRules): Promise<Ord
     notes: o.notes,
     method: METHODS.find((m) => m === o.method) ?? null,
     token: o.token,
+    terms: o.terms ? readJson<QuoteTerms>(o.terms) : NO_TERMS,
+    quotedAt: o.quoted_at,
     // Where it goes decides the way, whoever it is for.
     customer: site ? { ...customer, address: site.address, miles: site.miles } : customer,
     site: site ?? null,

@@ -26,6 +26,14 @@ export interface VisitAnswer {
   readonly units: Units;
   readonly delivery: { readonly day: string; readonly arrives: string } | null;
   readonly deliveredAt: string | null;
+  /** What it is quoted or accepted at, once a quote was sent or accepted. Cents. */
+  readonly quote: {
+    readonly lines: readonly { readonly what: string; readonly cents: number }[];
+    readonly total: number;
+    readonly deposit: number;
+    readonly validUntil: string | null;
+    readonly accepted: boolean;
+  } | null;
   /** Inches and pounds. */
   readonly size: {
     readonly long: number;

@@ -11,6 +11,7 @@ import { Settings } from '../settings/settings.service.ts';
 import type { VisitAnswer } from './visit.answers.ts';
 import type { ConfirmDto } from './visit.dto.ts';
 import { dayItems, startItems } from '@rubbet/core/order';
+import { visitQuote } from './visitQuote.ts';
 import { visitItems } from './visitItems.ts';
 
 /** Days after the hand-over for which a customer's link still opens. */
@@ -60,6 +61,7 @@ export class Visits {
     // What is accepted comes, else what is drawn now.
     const figures = order.revision ? await this.orders.figures(order, order.accepted?.revisionId) : undefined;
     const brief = figures?.brief;
+    const { tax } = (await this.settings.rules(db)).price;
     return {
       order: {
         id: order.id,
@@ -77,6 +79,7 @@ export class Visits {
         arrives: order.delivery.arrives,
       },
       deliveredAt: order.deliveredAt,
+      quote: figures ? visitQuote(order, figures.price, tax) : null,
       size: summary && {
         long: summary.size[0],
         wide: summary.size[1],

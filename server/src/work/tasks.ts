@@ -24,6 +24,8 @@ import { itemsOf, withItems } from '@rubbet/core/stock';
 import type { ItemChanges } from '@rubbet/core/stock';
 import { hasCut, repeatParts } from '@rubbet/core/unit';
 import { planMesh, replanSticks } from '@rubbet/core/takeoff';
+import type { Batch } from '../batches/batches.answers.ts';
+import { batchPdf } from '../batches/batchPaper.ts';
 import { listSawParts } from '../batches/listSawParts.ts';
 import { listToBuy } from '../purchases/listToBuy.ts';
 import { workRowsOf } from '../bench/workRows.ts';
@@ -214,6 +216,7 @@ export const TASKS = {
     },
     say?: Say,
   ) => workOrderPdf(order, madeFrom(source), paperOf(paper), say),
+  batchPdf: ({ batch, paper }: { readonly batch: Batch; readonly paper: PaperFor }) => batchPdf(batch, paperOf(paper)),
   siteSheetPdf: ({
     order,
     source,

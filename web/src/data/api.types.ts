@@ -241,6 +241,36 @@ export interface components {
       readonly flock?: components['schemas']['FlockDto'];
       readonly undo?: readonly ('acceptance' | 'days' | 'work order' | 'delivery day')[];
     };
+    readonly MarginDto: {
+      /** @description share of the price, 0 to 0.89 */
+      readonly share: number;
+      readonly why: string;
+    };
+    readonly DiscountDto: {
+      /** @description cents */
+      readonly cents: number;
+      readonly why: string;
+    };
+    readonly OptionDto: {
+      readonly name: string;
+      /** @description cents, before tax */
+      readonly price: number;
+      readonly taken: boolean;
+    };
+    readonly TermsDto: {
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+      readonly margin?: components['schemas']['MarginDto'];
+      readonly discount?: components['schemas']['DiscountDto'];
+      readonly options: readonly components['schemas']['OptionDto'][];
+      /** @description share of the total, 0 to 1 */
+      readonly deposit: number;
+      readonly validUntil?: string;
+    };
+    readonly VersionDto: {
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+    };
     readonly CopyDto: {
       /** @example 2026-05-04 */
       readonly wantedBy: string;
@@ -261,10 +291,6 @@ export interface components {
       readonly survey: {
         readonly [key: string]: unknown;
       };
-    };
-    readonly VersionDto: {
-      /** @description The version that the change was made on, 0 where there was none. */
-      readonly version: number;
     };
     readonly ReasonDto: {
       /** @description The version that the change was made on, 0 where there was none. */
@@ -1248,6 +1274,10 @@ export interface components {
       readonly notes: string;
       /** @description How it is made and reaches its place; null where what is proposed is taken. */
       readonly method: components['schemas']['Method'] | null;
+      /** @description What the price is settled by beyond what it costs; only the office sees it. */
+      readonly terms: components['schemas']['QuoteTerms'];
+      /** @description When the quote was last sent. */
+      readonly quotedAt: string | null;
       /** @description The customer's link; null where it was withdrawn, or where it is not the reader's to see. */
       readonly token: string | null;
       /** @description Address and way are the site's where there is one. */
@@ -1463,6 +1493,10 @@ export interface components {
       readonly cost: number;
       readonly version: number;
     };
+    /** @description Something that the customer may have with it. Cents, before tax. */
+    readonly QuoteOption: import('@rubbet/core/price').QuoteOption;
+    /** @description What an order's price is settled by beyond what it costs: always with a reason and whoever said so. */
+    readonly QuoteTerms: import('@rubbet/core/price').QuoteTerms;
     /** @description A line of the rack: what lies there, how many, and how many of them batches have spoken for. Lengths in inches. */
     readonly RackLine: {
       readonly id: number;
@@ -1783,6 +1817,17 @@ export interface components {
         readonly arrives: string;
       } | null;
       readonly deliveredAt: string | null;
+      /** @description What it is quoted or accepted at, once a quote was sent or accepted. Cents. */
+      readonly quote: {
+        readonly lines: readonly {
+          readonly what: string;
+          readonly cents: number;
+        }[];
+        readonly total: number;
+        readonly deposit: number;
+        readonly validUntil: string | null;
+        readonly accepted: boolean;
+      } | null;
       /** @description Inches and pounds. */
       readonly size: {
         readonly long: number;

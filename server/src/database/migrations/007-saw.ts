@@ -93,6 +93,11 @@ export const up = async (db: Knex): Promise<void> => {
       t.integer('batch_id').unsigned().nullable().references('batches.id').onDelete('CASCADE');
     });
   }
+  if (!(await db.schema.hasColumn('orders', 'terms')))
+    await db.schema.alterTable('orders', (t) => {
+      t.json('terms').nullable();
+      t.dateTime('quoted_at').nullable();
+    });
   if (!(await db.schema.hasTable('purchases'))) {
     await db.schema.createTable('purchases', (t) => {
       t.increments('id');
@@ -130,6 +135,9 @@ export const up = async (db: Knex): Promise<void> => {
 };
 
 export const down = async (db: Knex): Promise<void> => {
+  await db.schema.alterTable('orders', (t) => {
+    t.dropColumns('terms', 'quoted_at');
+  });
   await db.schema.alterTable('jobs', (t) => {
     t.dropForeign('batch_id');
     t.dropColumn('batch_id');

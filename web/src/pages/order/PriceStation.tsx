@@ -2,16 +2,21 @@ import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import useSWR from 'swr';
+import { quoteOf } from '@rubbet/core/price';
+import type { QuoteTerms } from '@rubbet/core/price';
 import { printMinutes } from '@rubbet/core/measure';
 import { judgeAct, lifeOf } from '@rubbet/core/order';
 import type { ApiError } from '../../data/api.ts';
 import { moment } from '../../data/days.ts';
 import type { PriceSheet } from '../../data/types.ts';
+import { useRules } from '../../data/hooks.ts';
+import { useAsk } from '../../parts/Ask.tsx';
 import { Button } from '../../parts/Button.tsx';
 import { Empty, Loading } from '../../parts/Loading.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { Figure, Heading, Soft, Title } from '../../parts/Text.tsx';
 import { MethodTable } from './MethodTable.tsx';
+import { QuotePanel } from './QuotePanel.tsx';
 import { useStation } from './OrderPage.tsx';
 import { useShow } from '../../data/useShow.tsx';
 
@@ -38,6 +43,8 @@ const deliveryWords = (data: PriceSheet, way: string): string => {
 export const PriceStation = () => {
   const show = useShow();
   const { order, write } = useStation();
+  const ask = useAsk();
+  const { price: rates } = useRules();
   const { tell, fail } = useNotice();
   const [busy, setBusy] = useState(false);
   const { data, error } = useSWR<PriceSheet, ApiError>(
@@ -56,11 +63,21 @@ export const PriceStation = () => {
   const price = order.accepted?.price ?? data.price;
   const refused = judgeAct(lifeOf(order), 'accept').refusal;
   const stops = data.findings.filter((f) => f.severity === 'stop');
+  const asked = quoteOf(data.price, order.terms as QuoteTerms, rates.tax);
   const accept = async (): Promise<void> => {
+    const answer = await ask({
+      title: `The customer accepts ${show.money(asked.total)}?`,
+      lines: [
+        `Revision ${order.revision?.number ?? ''} is frozen at this price, with tax.`,
+        'It can be taken back with a reason as long as nothing is cut.',
+      ],
+      yes: 'They accept',
+    });
+    if (!answer) return;
     setBusy(true);
     try {
       await write('/accept', 'POST', { version: order.version });
-      tell(`Accepted at ${show.money(data.price.total)}. Revision ${order.revision?.number ?? ''} is frozen.`);
+      tell(`Accepted at ${show.money(asked.total)}. Revision ${order.revision?.number ?? ''} is frozen.`);
     } catch (e) {
       fail(e);
     } finally {
@@ -120,6 +137,7 @@ export const PriceStation = () => {
             </tr>
           </tbody>
         </table>
+        <QuotePanel price={data.price} />
         <Box mt={5}>
           {order.accepted ? (
             <Box bg="mosswash" borderLeft="4px solid" borderColor="moss" px={3} py={2}>

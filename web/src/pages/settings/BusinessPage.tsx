@@ -63,6 +63,7 @@ const Form = ({
   const [edited, setEdited] = useState(before);
   const [hours, setHours] = useState(String(before.dayMinutes / 60));
   const [units, setUnits] = useState<BusinessRules['units']>(settings.rules.units);
+  const [sheets, setSheets] = useState(settings.rules.saw.sheets);
   const [busy, setBusy] = useState(false);
   const set = (change: Partial<Business>): void => setEdited((e) => ({ ...e, ...change }));
   const dayMinutes = Math.round(Number(hours.replace(',', '.')) * 60);
@@ -70,7 +71,8 @@ const Form = ({
   const changed = Object.fromEntries(
     Object.entries(next).filter(([k, v]) => JSON.stringify(v) !== JSON.stringify(before[k as keyof Business])),
   );
-  const otherUnits = JSON.stringify(units) !== JSON.stringify(settings.rules.units);
+  const otherUnits =
+    JSON.stringify(units) !== JSON.stringify(settings.rules.units) || sheets !== settings.rules.saw.sheets;
   const save = async (): Promise<void> => {
     setBusy(true);
     try {
@@ -79,7 +81,14 @@ const Form = ({
       if (otherUnits)
         await api('/settings', {
           method: 'PATCH',
-          body: { version: settings.version, value: { ...settings.value, units } },
+          body: {
+            version: settings.version,
+            value: {
+              ...settings.value,
+              units,
+              saw: { ...((settings.value as { readonly saw?: object }).saw ?? {}), sheets },
+            },
+          },
         });
       await reload();
       tell('The business is kept; papers, pages and the plan follow it from now on.');
@@ -150,6 +159,17 @@ const Form = ({
         <Field label="Hours of a working day">
           {(id) => <Input id={id} value={hours} inputMode="decimal" onChange={(e) => setHours(e.target.value)} />}
         </Field>
+        <Labelled label="Sheets are cut with" help="A table saw rips along the sheet first, then cuts across.">
+          <Choices
+            label="Sheets are cut with"
+            value={sheets}
+            onChange={setSheets}
+            choices={[
+              { value: 'track', label: 'A track saw' },
+              { value: 'table', label: 'A table saw' },
+            ]}
+          />
+        </Labelled>
         <Soft gridColumn="1 / -1">
           It is {longDay(data.today)} at the shop. Closed days stand in the Calendar. Blocks that are planned keep their
           day.

@@ -35,6 +35,7 @@ const fitting = group('Doors, roosts, nests');
 const ground = group('Ground and pads');
 const road = group('Way and road');
 const method = group('How it is made and brought');
+const saw = group('The saw');
 
 export const FIELDS: readonly SettingField[] = [
   rate('price.labourPerHour', 'Bench labour', 'money', 'an hour', 'Every minute at saw, bay and paint place.'),
@@ -164,6 +165,20 @@ export const FIELDS: readonly SettingField[] = [
   ground('pads.fillFrom', 'Fill pads from', 'plain', 'courses', 'Higher stacks get concrete and a bar.'),
   ground('check.fillMost', 'Fill under a bay, most', 'length', '', 'More washes out.'),
   ground('check.chipsFrom', 'Wide gate from a run of', 'area', '', 'Chips are brought in by barrow.'),
+
+  saw('saw.kerf', 'The blade takes', 'length', '', 'Lost with every cut of a batch.'),
+  saw('saw.endTrim', 'Cut off every stick’s end', 'length', '', 'Knots and checks, before its first piece.'),
+  saw('saw.firewood', 'Firewood below', 'length', '', 'What is longer goes back to the rack with a mark.'),
+  saw('saw.longRest', 'A long rest from', 'length', '', 'Worth its full share; a shorter one less.'),
+  saw(
+    'saw.restWorth',
+    'A long rest is worth',
+    'share',
+    'of its price',
+    'One long rest is kept rather than two short ones.',
+  ),
+  saw('saw.stack', 'Stacked under the blade', 'length', 'high', 'Equal sticks cut lying on each other.'),
+  saw('saw.stopMove', 'Setting the stop', 'money', '', 'Weighed against the wood that it saves.'),
 
   method('method.lift', 'One person carries', 'weight', '', 'Of a panel, to its place.'),
   method('method.lifters', 'Lift together', 'plain', 'people', 'Heavier panels are framed on site.'),

@@ -108,6 +108,36 @@ const Page = ({
           <Heading>We tell you the day as soon as it is set. You asked for {longDay(data.order.wantedBy)}.</Heading>
         )}
       </Box>
+      {data.quote && (
+        <Box mb={6} data-testid="visit-quote">
+          <Heading mb={1}>{data.quote.accepted ? 'What you have accepted' : 'Our quote'}</Heading>
+          <table>
+            <tbody>
+              {data.quote.lines.map((l) => (
+                <tr key={l.what}>
+                  <td>{l.what}</td>
+                  <td className="num">{show.money(l.cents)}</td>
+                </tr>
+              ))}
+              <tr>
+                <td className="cond">In all</td>
+                <td className="num cond">{show.money(data.quote.total)}</td>
+              </tr>
+            </tbody>
+          </table>
+          <Soft>
+            {[
+              data.quote.deposit > 0
+                ? `${show.money(data.quote.deposit)} of it ${data.quote.accepted ? 'was due when you accepted' : 'when you accept'}, the rest at hand-over.`
+                : '',
+              data.quote.validUntil === null ? '' : `It holds until ${longDay(data.quote.validUntil)}.`,
+              data.quote.accepted ? '' : 'Call us to accept it.',
+            ]
+              .filter(Boolean)
+              .join(' ')}
+          </Soft>
+        </Box>
+      )}
       <Heading mb={1}>Before we come</Heading>
       <Soft>
         {left === 0

@@ -1,0 +1,132 @@
+import type { Content } from 'pdfmake/interfaces.js';
+import type { SheetLayout, StickCut } from '@rubbet/core/cut';
+import type { Business, Show } from '@rubbet/core/order';
+import { findItem } from '@rubbet/core/stock';
+import { sheetSvg } from '../documents/layouts.ts';
+import { stickBar } from '../documents/pictures.ts';
+import { asBlock, heading, printPdf, SOFT, table } from '../documents/print.ts';
+import type { Batch, BatchLine, BatchPiece } from './batches.answers.ts';
+
+const nameOf = (p: BatchPiece): string => p.parts.map((x) => `${x.order} ${x.mark}`).join(' + ');
+
+const stickOf = (l: BatchLine): StickCut => ({
+  item: l.item,
+  length: l.length,
+  cost: 0,
+  cuts: l.pieces.map((p) => ({ id: nameOf(p), length: p.length })),
+  left: l.rests[0]?.length ?? 0,
+});
+
+const sheetOf = (l: BatchLine): SheetLayout => ({
+  item: l.item,
+  length: l.length,
+  width: l.width ?? 48,
+  places: l.pieces.map((p) => ({
+    id: nameOf(p),
+    x: p.x ?? 0,
+    y: p.y ?? 0,
+    length: p.length,
+    width: p.width ?? 0,
+    turned: false,
+  })),
+  ...(l.cuts ? { cuts: l.cuts } : {}),
+});
+
+/** Where a stick is taken from. */
+const fromWhere = (l: BatchLine): string =>
+  l.stock === null ? 'to buy' : [l.stock.mark, l.stock.place].filter(Boolean).join(', ') || 'rack';
+
+/** What of a batch goes into each panel: marks with how many of each. */
+const bundles = (lines: readonly BatchLine[]): { readonly name: string; readonly marks: string }[] => {
+  const groups = new Map<string, Map<string, number>>();
+  for (const p of lines.flatMap((l) => l.pieces).filter((x) => x.state !== 'spoiled'))
+    for (const { order, panel, mark } of p.parts) {
+      const name = `${order} · ${panel}`;
+      const marks = groups.get(name) ?? new Map<string, number>();
+      marks.set(mark, (marks.get(mark) ?? 0) + 1);
+      groups.set(name, marks);
+    }
+  return [...groups]
+    .sort(([a], [b]) => a.localeCompare(b, undefined, { numeric: true }))
+    .map(([name, marks]) => ({
+      name,
+      marks: [...marks]
+        .sort(([a], [b]) => a.localeCompare(b, undefined, { numeric: true }))
+        .map(([m, n]) => (n > 1 ? `${m} ×${n}` : m))
+        .join(', '),
+    }));
+};
+
+/** A batch on paper: every stick in its turn with a box to tick, sheets with their cuts in sequence, the bundles to sort into. */
+export const batchPdf = (
+  batch: Batch,
+  { show, business }: { readonly show: Show; readonly business: Business },
+): Promise<Buffer> => {
+  const sticks = batch.list.filter((l) => l.kind === 'stick');
+  const sheets = batch.list.filter((l) => l.kind === 'sheet');
+  const f = batch.figures;
+  const content: Content[] = [
+    heading(`Batch ${batch.id}: ${batch.title}`, 18),
+    {
+      text: `${batch.orders.length === 1 ? 'Order' : 'Orders'} ${batch.orders.map((o) => `${o.id} ${o.title}`).join(', ')}`,
+      margin: [0, 0, 0, 2],
+    },
+    ...(f
+      ? [
+          {
+            text: `${f.pieces} pieces from ${sticks.length} sticks and ${sheets.length} sheets; the stop is set ${f.moves} times.${f.waiting > 0 ? ` ${f.waiting} more are measured in place and cut at the bench.` : ''}`,
+            color: SOFT,
+            margin: [0, 0, 0, 6] as [number, number, number, number],
+          },
+        ]
+      : []),
+    { text: 'Guard on, glasses on, stop checked before the first piece of every length.', bold: true },
+    ...asBlock([heading('Sticks, in the order of the saw', 14)]),
+    ...sticks.map((l): Content => ({
+      columns: [
+        { text: l.state === 'cut' ? 'cut' : '[  ]', width: 24, margin: [0, 4, 0, 0] },
+        { svg: stickBar(stickOf(l), show), width: 418 },
+        { text: fromWhere(l), fontSize: 9, color: SOFT, margin: [0, 4, 0, 0] },
+      ],
+      columnGap: 6,
+      unbreakable: true,
+    })),
+  ];
+  if (sheets.length > 0) {
+    const drawn = sheets.map((l) => ({
+      width: 250,
+      stack: [
+        {
+          text: `${l.state === 'cut' ? 'cut' : '[  ]'}  ${findItem(l.item).name}, ${fromWhere(l)}`,
+          fontSize: 9,
+          bold: true,
+        },
+        { svg: sheetSvg(sheetOf(l), show), width: 250 },
+      ],
+    }));
+    content.push(
+      ...asBlock([heading('Sheets, cuts by their numbers', 14)]),
+      ...Array.from({ length: Math.ceil(drawn.length / 2) }, (_, i): Content => ({
+        columns: drawn.slice(2 * i, 2 * i + 2),
+        columnGap: 20,
+        unbreakable: true,
+        margin: [0, 2, 0, 4],
+      })),
+    );
+  }
+  content.push(
+    ...asBlock([heading('Bundles', 14)]),
+    table(
+      ['Order and panel', 'Pieces', ''],
+      bundles(batch.list).map((b) => [{ text: b.name, bold: true }, b.marks, '[  ]']),
+      [170, '*', 30],
+      1.5,
+    ),
+  );
+  return printPdf(
+    `Batch ${batch.id}`,
+    [`Batch ${batch.id} · ${batch.title}`, business.name].join(' · '),
+    content,
+    business.paper,
+  );
+};
