@@ -8,6 +8,7 @@ export type * from './board/board.answers.ts';
 export type * from './book/book.answers.ts';
 export type * from './business/business.answers.ts';
 export type * from './calendar/calendar.answers.ts';
+export type * from './costing/costing.answers.ts';
 export type * from './crews/crews.answers.ts';
 export type * from './customers/customers.answers.ts';
 export type { EarningsMonth } from './export/earnings.ts';

@@ -12,6 +12,7 @@ import { Housekeeping } from './common/housekeeping.ts';
 import { ProblemFilter } from './common/problem.filter.ts';
 import { RolesGuard } from './common/roles.ts';
 import { TurnsInterceptor } from './common/turns.ts';
+import { CostingModule } from './costing/costing.module.ts';
 import { CrewsModule } from './crews/crews.module.ts';
 import { CustomersModule } from './customers/customers.module.ts';
 import { DatabaseModule } from './database/database.module.ts';
@@ -53,6 +54,7 @@ import { VisitModule } from './visit/visit.module.ts';
     ItemsModule,
     BatchesModule,
     PurchasesModule,
+    CostingModule,
     TodayModule,
     DocumentsModule,
     VisitModule,

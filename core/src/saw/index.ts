@@ -6,3 +6,4 @@ export * from './planSaw.ts';
 export * from './planSawSheets.ts';
 export * from './findSources.ts';
 export * from './netNeeds.ts';
+export * from './addUp.ts';

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { judgeSticks } from '../../testing/judgeSticks.ts';
 import { withItems } from '../stock/index.ts';
+import { addUp } from './addUp.ts';
 import { countStops, orderCuts } from './orderCuts.ts';
 import { findSheetSources, findStickSources } from './findSources.ts';
 import { netNeeds } from './netNeeds.ts';
@@ -297,4 +298,45 @@ it('is judged against an exact solver', async () => {
       .map((s) => ({ capacity: s.length * 64 + 8, cost: s.cost, quantity: null })),
   });
   expect(plan.cost).toBe(exact);
+});
+
+describe('where a stick went', () => {
+  it('adds up, by hand: 92 in of pieces and two kerfs out of 96, the rest scrap', () => {
+    const stick = {
+      kind: 'stick' as const,
+      length: 96,
+      width: null,
+      pieces: [
+        { length: 60, state: 'cut' },
+        { length: 32, state: 'spoiled' },
+      ],
+      rests: [],
+    };
+    expect(addUp(stick, 0.125)).toEqual({ taken: 96, pieces: 60, returned: 0, kerf: 0.25, spoiled: 32, scrap: 3.75 });
+  });
+  it('adds up for anything that was cut', () => {
+    const piece = fc.record({
+      length: fc.integer({ min: 1, max: 20 }),
+      width: fc.integer({ min: 1, max: 9 }),
+      state: fc.constantFrom('cut', 'spoiled'),
+    });
+    fc.assert(
+      fc.property(fc.array(piece, { minLength: 1, maxLength: 4 }), fc.boolean(), (pieces, sheet) => {
+        const went = addUp(
+          {
+            kind: sheet ? 'sheet' : 'stick',
+            length: 96,
+            width: sheet ? 48 : null,
+            pieces,
+            rests: [{ length: 10, ...(sheet ? { width: 4 } : {}) }],
+          },
+          0.125,
+        );
+        const parts = went.pieces + went.returned + went.kerf + went.spoiled + went.scrap;
+        expect(parts).toBeCloseTo(went.taken, 6);
+        expect(Math.min(...Object.values(went))).toBeGreaterThanOrEqual(0);
+      }),
+      { numRuns: 80, seed: 3 },
+    );
+  });
 });

@@ -11,6 +11,7 @@ export type AnswerShape =
   | 'BusinessAnswer'
   | 'ChangeOrder'
   | 'CalendarAnswer'
+  | 'CostingAnswer'
   | 'CountAnswer'
   | 'Crew'
   | 'Customer'

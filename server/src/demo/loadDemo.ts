@@ -29,6 +29,7 @@ import { readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import { TABLES } from '../database/tables.ts';
 import { transact } from '../database/transact.ts';
+import { loadHistory } from './loadHistory.ts';
 import { loadSupply } from './loadSupply.ts';
 import { Figures } from '../work/figures.ts';
 import { Pool } from '../work/pool.ts';
@@ -322,6 +323,8 @@ export const loadDemo = async (db: Db, reset = false): Promise<void> => {
   // The board fills in the order in which work is wanted.
   for (const [o, id] of ids.sort((a, b) => a[0].wantedIn - b[0].wantedIn))
     await goOn(db, services, o, id, who('office'), who('driver'), today);
+  const built = ids.filter(([o]) => reached(o, 'benched')).map(([, id]) => id);
+  await transact(db, (trx) => loadHistory(trx, built, USERS[1].name));
   await transact(db, async (trx) => {
     await trx('settings').where({ id: 'loading' }).delete();
     await keepBusiness(trx, { ...BUSINESS, ...BUSINESS_OF_DEMO }, true);

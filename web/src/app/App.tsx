@@ -108,6 +108,13 @@ const rack = [
   },
   { path: 'buying/:id', element: page(() => import('../pages/rack/PurchasePage.tsx'), 'PurchasePage') },
   {
+    path: 'yield',
+    element: office(
+      'What orders took',
+      page(() => import('../pages/rack/Yield.tsx'), 'Yield'),
+    ),
+  },
+  {
     path: 'items',
     element: office(
       'What the business pays',

@@ -861,6 +861,28 @@ export interface components {
     readonly ClosedFace: import('@rubbet/core/unit').ClosedFace;
     /** @description Concrete that others pour before we come: what it must be like for the unit to stand on it. Inches. */
     readonly ConcretePlan: import('@rubbet/core/site').ConcretePlan;
+    /** @description What an order was planned to take, and what it took. Cents, minutes. */
+    readonly CostedOrder: {
+      readonly orderId: number;
+      readonly title: string;
+      readonly done: boolean;
+      /** @description Wood and sheets as the plan of its work order has them, and as they were cut in batches; null where it was not cut in one. */
+      readonly woodPlanned: number;
+      readonly woodCut: number | null;
+      /** @description Share of its sawn parts that batches have cut. */
+      readonly cutShare: number;
+      readonly minutesPlanned: number;
+      /** @description Logged for steps that are done, and what those were planned to take. */
+      readonly minutesLogged: number;
+      readonly minutesOfDone: number;
+      readonly hardwarePlanned: number;
+      readonly spoiled: number;
+    };
+    /** @description Planned against actual, order by order, and where wood went, month by month. */
+    readonly CostingAnswer: {
+      readonly orders: readonly components['schemas']['CostedOrder'][];
+      readonly yields: readonly components['schemas']['YieldLine'][];
+    };
     /** @description What a count sheet would change, or has changed, line by line. */
     readonly CountAnswer: {
       readonly faults: readonly {
@@ -1919,6 +1941,21 @@ export interface components {
       readonly found: readonly number[] | null;
       readonly note: string;
       readonly version: number;
+    };
+    /** @description Where the wood of an item went in a month: inches of sticks, square inches of sheets. */
+    readonly YieldLine: {
+      /** @description `2026-05`. */
+      readonly month: string;
+      readonly item: string;
+      readonly name: string;
+      /** @enum {string} */
+      readonly kind: 'stick' | 'sheet';
+      readonly taken: number;
+      readonly pieces: number;
+      readonly returned: number;
+      readonly kerf: number;
+      readonly spoiled: number;
+      readonly scrap: number;
     };
   };
   responses: never;

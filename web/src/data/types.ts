@@ -42,6 +42,7 @@ export type EarningsMonth = Shapes['EarningsMonth'];
 export type VisitData = Shapes['VisitAnswer'];
 export type RackLine = Shapes['RackLine'];
 export type LedgerEntry = Shapes['LedgerEntry'];
+export type CostingData = Shapes['CostingAnswer'];
 export type CountData = Shapes['CountAnswer'];
 export type ItemLine = Shapes['ItemLine'];
 export type Supplier = Shapes['Supplier'];

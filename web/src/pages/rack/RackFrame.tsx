@@ -10,6 +10,7 @@ const SECTIONS = [
   ['/rack/saw', 'The saw', false],
   ['/rack/buying', 'Buying', true],
   ['/rack/items', 'Items and prices', true],
+  ['/rack/yield', 'Where it went', true],
   ['/rack/count', 'Count', false],
 ] as const;
 

@@ -1,0 +1,120 @@
+import { unitsOf } from '@rubbet/core/order';
+import { findSheetSources, findStickSources, planSaw, planSawSheets, ripTogether, SAW_RULES } from '@rubbet/core/saw';
+import { repeatParts } from '@rubbet/core/unit';
+import { findPlan } from '../bench/workPlans.ts';
+import type { BatchPiece, BatchRest } from '../batches/batches.answers.ts';
+import { listSawParts } from '../batches/listSawParts.ts';
+import type { Db } from '../database/connect.ts';
+
+/** Of so many pieces one was no good. */
+const SPOILED = 41;
+const json = (v: unknown): string => JSON.stringify(v);
+
+/** Cuts the orders that are built already as batches of the weeks before, from wood that was bought for each. */
+export const loadHistory = async (trx: Db, orders: readonly number[], by: string): Promise<void> => {
+  let pieces = 0;
+  for (const [k, order] of orders.entries()) {
+    const plan = await findPlan(trx, order);
+    if (!plan) continue;
+    const open = repeatParts(plan.build.parts, unitsOf(plan)).map((p) => ({ part: p.id, measured: null }));
+    const parts = listSawParts(order, plan, open, true);
+    const sticks = planSaw(ripTogether(parts.sticks, SAW_RULES.kerf), findStickSources([]), SAW_RULES, 'quick');
+    const sheets = planSawSheets(parts.sheets, findSheetSources([]), { kerf: SAW_RULES.kerf, saw: SAW_RULES.sheets });
+    const at = trx.raw('DATE_SUB(UTC_TIMESTAMP(), INTERVAL ? DAY)', [16 + 19 * k]);
+    const [batch] = (await trx('batches').insert({
+      title: `Order ${order}`,
+      state: 'done',
+      orders: json([order]),
+      figures: json({
+        pieces: parts.sticks.length + parts.sheets.length,
+        sticks: sticks.sticks.length,
+        sheets: sheets.sheets.length,
+        cost: sticks.cost + sheets.cost,
+        costBound: sticks.bound + sheets.bound,
+        proved: sticks.proved && sheets.proved,
+        moves: sticks.moves,
+        costApart: sticks.cost,
+        waiting: 0,
+        buy: [],
+        unplaced: [],
+      }),
+      made_by: by,
+      made_at: at,
+      done_at: at,
+      version: 2,
+    })) as [number];
+    const state = (): 'cut' | 'spoiled' => (++pieces % SPOILED === 0 ? 'spoiled' : 'cut');
+    const lines = [
+      ...sticks.sticks.map((s) => ({
+        kind: 'stick',
+        item: s.item,
+        length: s.length,
+        width: null,
+        cost: s.cost,
+        cuts: null,
+        pieces: s.cuts.map((c): BatchPiece => ({
+          length: c.length,
+          parts: c.parts.map(({ item: _, ...p }) => p),
+          state: state(),
+        })),
+        rests: (s.left >= SAW_RULES.longRest ? [{ length: s.left }] : []) as BatchRest[],
+      })),
+      ...sheets.sheets.map((s) => ({
+        kind: 'sheet',
+        item: s.item,
+        length: s.length,
+        width: s.width,
+        cost: s.cost,
+        cuts: json(s.cuts),
+        pieces: s.pieces.map(({ part: { item: _, ...part }, ...put }): BatchPiece => ({
+          ...put,
+          parts: [part],
+          state: state(),
+        })),
+        rests: [] as BatchRest[],
+      })),
+    ];
+    // What was bought for it came and went: the rack is as it was. One line of the rack a size.
+    const stock = new Map<string, number>();
+    const lineOf = async (item: string, length: number | null): Promise<number> => {
+      const key = `${item} ${length ?? ''}`;
+      const row = (await trx('stock').where({ item, length, mark: '' }).first('id')) as { id: number } | undefined;
+      const id = stock.get(key) ?? row?.id ?? ((await trx('stock').insert({ item, length })) as [number])[0];
+      stock.set(key, id);
+      return id;
+    };
+    const entries: object[] = [];
+    const rows: object[] = [];
+    for (const [i, l] of lines.entries()) {
+      const id = await lineOf(l.item, l.kind === 'sheet' ? null : l.length);
+      const move = { stock_id: id, by, at, why: `order ${order}` };
+      entries.push({ ...move, change: 1, kind: 'received' }, { ...move, change: -1, kind: 'cut', batch_id: batch });
+      const rests: BatchRest[] = [];
+      for (const r of l.rests) {
+        const [rest] = (await trx('stock').insert({ item: l.item, length: r.length, mark: 'used', since: at })) as [
+          number,
+        ];
+        entries.push(
+          { stock_id: rest, by, at, change: 1, kind: 'returned', batch_id: batch, why: `left of order ${order}` },
+          { stock_id: rest, by, at, change: -1, kind: 'corrected', why: 'used for a repair' },
+        );
+        rests.push({ ...r, stock: rest, mark: 'used' });
+      }
+      rows.push({
+        batch_id: batch,
+        seq: i + 1,
+        stack: i,
+        ...l,
+        pieces: json(l.pieces),
+        rests: json(rests),
+        stock_id: id,
+        state: 'cut',
+        cut_by: by,
+        cut_at: at,
+        version: 2,
+      });
+    }
+    for (let i = 0; i < entries.length; i += 200) await trx('stock_ledger').insert(entries.slice(i, i + 200));
+    for (let i = 0; i < rows.length; i += 100) await trx('batch_lines').insert(rows.slice(i, i + 100));
+  }
+};
