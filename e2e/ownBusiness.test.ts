@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core';
 import { isGone, openLauncher } from './launcher.ts';
 import type { Launcher } from './launcher.ts';
-import { choose, fill, noticed, openPages, press, sees, send } from './world.ts';
+import { answer, choose, fill, noticed, openPages, press, sees, send } from './world.ts';
 
 let rubbet: Launcher;
 let pages: Awaited<ReturnType<typeof openPages>>;
@@ -148,6 +148,7 @@ describe('a business of one’s own', () => {
     await noticed(page, 'done', /[Rr]evision/);
     await go(`/orders/${id}/price`);
     await press(page, 'The customer accepts');
+    await answer(page, 'They accept');
     await noticed(page, 'done', /Accepted at \$/);
     await go(`/orders/${id}/days`);
     await press(page, 'Put it on the board');

@@ -145,6 +145,7 @@ describe('one order through every station', () => {
   it('Price: adds up and is accepted', async () => {
     await station('price');
     await press(page, 'The customer accepts');
+    await answer(page, 'They accept');
     await noticed(page, 'done', /Accepted at \$[\d,]+\.\d\d/);
     const { accepted } = await world.api(page, `/orders/${id}`);
     await sees(page, `$${(accepted.price.total / 100).toLocaleString('en-US', { minimumFractionDigits: 2 })}`);

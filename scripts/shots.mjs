@@ -71,7 +71,26 @@ try {
   await take('road', `/orders/${id('Teasel')}/road`);
   await take('models', '/models', { wait: 1800 });
   await take('rack', '/rack');
-  await take('people', '/settings/people');
+  const batch = await page.evaluate(async () => {
+    const call = async (path, body) =>
+      (
+        await fetch(`/api${path}`, {
+          ...(body
+            ? { method: 'POST', body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }
+            : {}),
+        })
+      ).json();
+    const orders = (await call('/batches/to-cut')).slice(0, 3).map((o) => o.orderId);
+    const { id } = await call('/batches', { title: 'Thursday morning', orders });
+    for (let k = 0; k < 200; k++) {
+      const now = await call(`/batches/${id}`);
+      if (now.state !== 'planning' && now.job === null) break;
+      await new Promise((r) => setTimeout(r, 200));
+    }
+    return id;
+  });
+  await take('batch', `/rack/saw/${batch}`, { wait: 800 });
+  await take('saw', `/saw/${batch}`, { width: 1024, height: 768, wait: 800 });
   await take('rates', '/settings/rates', { dark: true });
   await take('roads-phone', '/roads', { width: 390, height: 844 });
   await take('visit', `/visit/${token}`, { width: 390, height: 844 });

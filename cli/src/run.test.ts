@@ -56,6 +56,56 @@ describe('rubbet', () => {
       error: expect.stringMatching(/it must be "track" or "table"/),
     });
   });
+  it('frames and buys from the lengths that a shop carries, at what it pays', () => {
+    const files: Record<string, unknown> = {
+      'house.json': { family: 'walk-in', params: { length: 192 } },
+      'items.json': {
+        '2x4': {
+          lengths: [
+            { length: 120, cost: 700 },
+            { length: 144, cost: 800 },
+          ],
+          gravity: 0.5,
+        },
+        '2x4-pt': {
+          lengths: [
+            { length: 96, cost: 600 },
+            { length: 144, cost: 900 },
+          ],
+        },
+      },
+      'wrong.json': { '2x4': { lengths: [{ length: 6, cost: 1 }] } },
+    };
+    const call = (...args: string[]) => run(args, { readFile: (p) => JSON.stringify(files[p]), readInput: () => '' });
+    const lines = (...args: string[]): { item: string; size: string; each: number }[] =>
+      (
+        JSON.parse(call('takeoff', 'house.json', ...args).out) as {
+          lines: { item: string; size: string; each: number }[];
+        }
+      ).lines;
+    const of = (list: { item: string; size: string }[], item: string) =>
+      [...new Set(list.filter((l) => l.item === item).map((l) => l.size))].sort();
+    const own = lines('--items', 'items.json');
+    expect(of(own, '2x4').every((size) => ['10 ft', '12 ft'].includes(size))).toBe(true);
+    expect(own.find((l) => l.item === '2x4' && l.size === '12 ft')?.each).toBe(800);
+    // A plate of sixteen feet is one stick where those are carried, and is joined where they are not.
+    const longest = (...args: string[]): number =>
+      Math.max(
+        ...(JSON.parse(call('build', 'house.json', ...args).out) as { parts: { item: string; length: number }[] }).parts
+          .filter((p) => p.item === '2x4')
+          .map((p) => p.length),
+      );
+    expect(longest()).toBeGreaterThan(144);
+    expect(longest('--items', 'items.json')).toBeLessThanOrEqual(144);
+    const weight = (...args: string[]): number =>
+      (JSON.parse(call('mass', 'house.json', ...args).out) as { weight: number }).weight;
+    expect(weight('--items', 'items.json')).toBeGreaterThan(weight());
+    expect(call('takeoff', 'house.json', '--items', 'wrong.json')).toMatchObject({
+      code: 2,
+      error: '2x4.lengths[0].length is 6; sticks are 24 to 384 in long.',
+    });
+    expect(call('cut', 'house.json', '--items', 'items.json').error).toMatch(/cut has no option --items/);
+  });
   it('plans several specs as one batch, from what lies on the rack', () => {
     const files: Record<string, unknown> = {
       'pen.json': pen,

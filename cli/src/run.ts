@@ -1,5 +1,6 @@
 import { checkBuild, proveMends } from '@rubbet/core/check';
 import { DemandError, planSheetDemand, planSticks, readDemand, readRack, readSheetDemand } from '@rubbet/core/cut';
+import { ItemError, readItemChanges, withItems } from '@rubbet/core/stock';
 import { planTogether } from '@rubbet/core/takeoff';
 import { drawBuild, ViewError } from '@rubbet/core/draw';
 import {
@@ -59,7 +60,8 @@ const USAGE = `rubbet VERB [FILE | -] [options]; FILE is JSON, - or nothing read
   draw SPEC --view V --dxf the same as DXF
   gltf SPEC                the unit in 3D
   compare SPEC SPEC        what differs, part by part
-build, takeoff, cutlist, joints, rolls and gltf take --method too: long walls of panels end on studs of their own`;
+build, takeoff, cutlist, joints, rolls and gltf take --method too: long walls of panels end on studs of their own
+every verb that reads a spec takes --items FILE: the lengths that a shop carries, what they cost, its wood`;
 
 const VERBS = [
   'families',
@@ -95,12 +97,16 @@ const OPTIONS: Readonly<Record<string, readonly string[]>> = {
   steps: ['--miles', '--quantity', '--method'],
 };
 
+/** Verbs that read specs: a shop's own items may be given with them. */
+const READS_SPEC = VERBS.filter((v) => !['families', 'defaults', 'schema', 'cut', 'sheets', 'site'].includes(v));
+
 /** Options that take a value, and what it is. */
 const VALUES: Readonly<Record<string, string>> = {
   '--view': 'the name of a view',
   '--miles': 'a number of miles',
   '--quantity': 'a number of units',
   '--rack': 'a file',
+  '--items': 'a file',
   '--method': 'one of whole, panels, on-site, kit',
 };
 
@@ -131,7 +137,8 @@ const readCall = (args: readonly string[]): Call => {
       plain.push(word);
       continue;
     }
-    if (!(OPTIONS[verb] ?? []).includes(word)) throw new UsageError(`${verb} has no option ${word}.`);
+    if (!(OPTIONS[verb] ?? []).includes(word) && !(word === '--items' && READS_SPEC.includes(verb)))
+      throw new UsageError(`${verb} has no option ${word}.`);
     const takes = VALUES[word];
     if (takes !== undefined) {
       const value = rest[++i];
@@ -334,10 +341,14 @@ const answer = (call: Call, inputs: Inputs): string => {
 /** Runs one command. Faults of the caller's end in a sentence and exit code 2; anything else is a fault of ours and thrown. */
 export const run = (args: readonly string[], inputs: Inputs): Outcome => {
   try {
-    return { out: answer(readCall(args), inputs), error: '', code: 0 };
+    const call = readCall(args);
+    const file = call.options.get('--items');
+    const items = file === undefined ? {} : readItemChanges(readJson({ ...call, target: file }, inputs));
+    return { out: withItems(items, () => answer(call, inputs)), error: '', code: 0 };
   } catch (error) {
     if (
       error instanceof UsageError ||
+      error instanceof ItemError ||
       error instanceof SpecError ||
       error instanceof DemandError ||
       error instanceof SurveyError ||

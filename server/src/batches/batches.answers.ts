@@ -99,6 +99,17 @@ export interface Batch extends BatchSummary {
   readonly job: number | null;
 }
 
+/** Wood that an order waits for: in a batch, and not on the rack yet. `due` where it is ordered. */
+export interface WaitLine {
+  readonly item: string;
+  readonly length: number;
+  readonly width: number | null;
+  readonly count: number;
+  readonly batchId: number;
+  readonly due: string | null;
+  readonly purchaseId: number | null;
+}
+
 /** An order that has something to cut: how many parts are open, how many of them a batch has already. */
 export interface ToCut {
   readonly orderId: number;

@@ -33,6 +33,13 @@ export class BatchesController {
     return this.batches.toCut();
   }
 
+  @Get('waits/:order')
+  @Roles(...EVERYONE)
+  @Answers('WaitLine', { list: true })
+  waits(@Param('order', IdPipe) order: number) {
+    return this.batches.waits(order);
+  }
+
   @Post()
   @Roles('office', 'shop')
   @Answers('Batch', { status: 201 })

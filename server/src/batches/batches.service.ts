@@ -8,7 +8,7 @@ import { transact } from '../database/transact.ts';
 import { staleOf } from '../database/updateVersioned.ts';
 import { Settings } from '../settings/settings.service.ts';
 import { Pool } from '../work/pool.ts';
-import type { Batch, BatchPiece, BatchSummary, ToCut } from './batches.answers.ts';
+import type { Batch, BatchPiece, BatchSummary, ToCut, WaitLine } from './batches.answers.ts';
 import type { NewBatchDto } from './batches.dto.ts';
 import { refOf } from './gather.ts';
 import { BatchPlanner } from './planBatch.ts';
@@ -69,6 +69,52 @@ export class Batches {
       inBatches: [...taken].filter((t) => t.startsWith(`${r.orderId}/`)).length,
       day: days.find((d) => d.order_id === r.orderId)?.day ?? null,
     }));
+  }
+
+  /** What an order waits for before all of it can be cut, and when that comes. */
+  async waits(order: number): Promise<WaitLine[]> {
+    const rows = (await this.db('batch_lines')
+      .join('batches', 'batches.id', 'batch_lines.batch_id')
+      .whereIn('batches.state', ['planned', 'cutting'])
+      .where('batch_lines.state', 'open')
+      .whereNull('batch_lines.stock_id')
+      .select('batch_id', 'item', 'length', 'width', 'pieces')) as {
+      batch_id: number;
+      item: string;
+      length: number;
+      width: number | null;
+      pieces: unknown;
+    }[];
+    const mine = rows.filter((r) =>
+      readJson<BatchPiece[]>(r.pieces).some((p) => p.parts.some((x) => x.order === order)),
+    );
+    const coming = (await this.db('purchase_lines')
+      .join('purchases', 'purchases.id', 'purchase_lines.purchase_id')
+      .whereIn('purchases.state', ['ordered', 'in part'])
+      .whereRaw('purchase_lines.quantity > purchase_lines.received')
+      .orderBy('purchases.due')
+      .select('item', 'length', 'purchases.due', 'purchases.id')) as {
+      item: string;
+      length: number | null;
+      due: string | null;
+      id: number;
+    }[];
+    const out = new Map<string, WaitLine>();
+    for (const r of mine) {
+      const key = `${r.batch_id} ${r.item} ${r.length} ${r.width ?? ''}`;
+      // Whole sheets are ordered by the sheet.
+      const on = coming.find((c) => c.item === r.item && (r.width !== null || c.length === r.length));
+      out.set(key, {
+        item: r.item,
+        length: r.length,
+        width: r.width,
+        count: (out.get(key)?.count ?? 0) + 1,
+        batchId: r.batch_id,
+        due: on?.due ?? null,
+        purchaseId: on?.id ?? null,
+      });
+    }
+    return [...out.values()];
   }
 
   /** Writes a batch down, to be planned by a job; gives its number. */

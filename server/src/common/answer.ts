@@ -51,6 +51,7 @@ export type AnswerShape =
   | 'ToCut'
   | 'TodayAnswer'
   | 'VisitAnswer'
+  | 'WaitLine'
   | 'WorkOrder'
   | 'WorkPlanAnswer';
 

@@ -3,6 +3,7 @@ import { judgeLedger } from '../testing/judgeLedger.ts';
 import { openTestApp } from '../testing/testApp.ts';
 import type { Agent, TestApp } from '../testing/testApp.ts';
 import type { ItemLine, MarginLine, PriceListAnswer, Supplier } from '../items/items.answers.ts';
+import type { CostingAnswer } from '../costing/costing.answers.ts';
 import type { CountAnswer, LedgerEntry, RackLine } from '../rack/rack.answers.ts';
 import type { Availability, NeedsAnswer, Purchase, PurchaseSummary } from './purchases.answers.ts';
 import { askDesk } from './supplierDesk.ts';
@@ -314,6 +315,28 @@ describe('a count of the rack', () => {
       ),
     );
     expect(two.map((t) => t.status).sort()).toEqual([200, 409]);
+    await judgeLedger(app.db);
+  });
+});
+
+describe('what orders took', () => {
+  it('is planned against actual, and adds up inch for inch', async () => {
+    const { orders, yields } = (await office.get('/api/costing').expect(200)).body as CostingAnswer;
+    expect(yields.length).toBeGreaterThan(6);
+    for (const y of yields) {
+      const parts = y.pieces + y.returned + y.kerf + y.spoiled + y.scrap;
+      expect(Math.abs(parts - y.taken)).toBeLessThan(1e-6 * y.taken + 1e-6);
+    }
+    const cut = orders.filter((o) => o.woodCut !== null);
+    expect(cut.length).toBeGreaterThan(1);
+    for (const o of cut) {
+      expect(o.cutShare).toBeGreaterThan(0.9);
+      // Built from whole sticks bought for it: within a third of what was planned.
+      expect((o.woodCut as number) / o.woodPlanned).toBeGreaterThan(0.5);
+      expect((o.woodCut as number) / o.woodPlanned).toBeLessThan(1.35);
+      expect(o.minutesLogged).toBeGreaterThan(0);
+    }
+    await shop.get('/api/costing').expect(403);
     await judgeLedger(app.db);
   });
 });

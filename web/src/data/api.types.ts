@@ -1874,6 +1874,16 @@ export interface components {
       readonly text: string;
       readonly done: boolean;
     };
+    /** @description Wood that an order waits for: in a batch, and not on the rack yet. `due` where it is ordered. */
+    readonly WaitLine: {
+      readonly item: string;
+      readonly length: number;
+      readonly width: number | null;
+      readonly count: number;
+      readonly batchId: number;
+      readonly due: string | null;
+      readonly purchaseId: number | null;
+    };
     /** @description A work order as it stands now. What it was made from is its plan. */
     readonly WorkOrder: {
       readonly order: {

@@ -53,6 +53,7 @@ export type BatchData = Shapes['Batch'];
 export type BatchLine = Shapes['BatchLine'];
 export type BatchPiece = Shapes['BatchPiece'];
 export type BatchSummary = Shapes['BatchSummary'];
+export type WaitLine = Shapes['WaitLine'];
 export type ToCut = Shapes['ToCut'];
 export type NeedsData = Shapes['NeedsAnswer'];
 export type NeedLine = Shapes['NeedLine'];

@@ -63,9 +63,9 @@ const planItem = (
         if (!done()) attempt([...ones].sort(order), split, prefer);
   const random = randomOf(ones.length * 97 + kinds.length);
   const pick = (n: number): number => Math.floor(random() * n);
-  const until = typeof effort === 'number' ? performance.now() + 1000 * effort : 0;
+  const until = typeof effort === 'number' ? Date.now() + 1000 * effort : 0;
   const goOn = (k: number): boolean =>
-    effort !== 'quick' && (typeof effort === 'number' ? performance.now() < until : k < TRIES && laid < MOST_LAID);
+    effort !== 'quick' && (typeof effort === 'number' ? Date.now() < until : k < TRIES && laid < MOST_LAID);
   for (let k = 0; goOn(k) && !done(); k++) {
     const now = best as Draft;
     if (now.sheets.length > 2 && k % 2 === 0) {

@@ -1,19 +1,58 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Link } from 'react-router';
+import useSWR from 'swr';
+import { findItem } from '@rubbet/core/stock';
 import { dayOf, findLateOrders } from '@rubbet/core/schedule';
 import { printMinutes } from '@rubbet/core/measure';
 import { judgeAct, lifeOf } from '@rubbet/core/order';
 import { api } from '../../data/api.ts';
-import { longDay, shortDay } from '../../data/days.ts';
+import { longDay, shortDay, today } from '../../data/days.ts';
 import { useBoard, useMe } from '../../data/hooks.ts';
-import type { BoardData } from '../../data/types.ts';
+import type { BoardData, WaitLine } from '../../data/types.ts';
+import { useShow } from '../../data/useShow.tsx';
 import { Button, LinkButton, QuietButton } from '../../parts/Button.tsx';
 import { Empty, Loading } from '../../parts/Loading.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
-import { Soft, Title } from '../../parts/Text.tsx';
+import { Heading, Soft, Title } from '../../parts/Text.tsx';
+import { sizeOf } from '../rack/sizes.ts';
 import { useStation } from './OrderPage.tsx';
 import { isOffice } from '../../data/roles.ts';
+
+/** Wood that the order waits for, and when it comes. */
+const Waits = ({ order }: { readonly order: number }) => {
+  const show = useShow();
+  const { data } = useSWR<WaitLine[], Error>(`/batches/waits/${order}`);
+  if (!data || data.length === 0) return null;
+  return (
+    <Box mt={5} maxW="620px" data-testid="waits">
+      <Heading mb={1}>What its cutting waits for</Heading>
+      {data.map((w) => (
+        <Box key={`${w.batchId} ${w.item} ${w.length}`} py={1} borderBottom="1px solid" borderColor="hair">
+          {w.count} × {findItem(w.item).name} {sizeOf(show, w)}:{' '}
+          {w.due === null ? (
+            <Box as="span" color="keel">
+              not ordered yet
+            </Box>
+          ) : (
+            <>
+              due {shortDay(w.due)}
+              {w.due < today() && (
+                <Box as="span" color="keel">
+                  , late
+                </Box>
+              )}
+            </>
+          )}{' '}
+          <Soft>
+            for <Link to={`/rack/saw/${w.batchId}`}>batch {w.batchId}</Link>
+            {w.purchaseId === null ? '' : `, purchase order ${w.purchaseId}`}
+          </Soft>
+        </Box>
+      ))}
+    </Box>
+  );
+};
 
 /** Days station: when each piece of the order's work is done, and by whom. */
 export const DaysStation = () => {
@@ -111,6 +150,7 @@ export const DaysStation = () => {
           })}
         </tbody>
       </table>
+      <Waits order={order.id} />
       <Box mt={5}>
         <LinkButton asChild>
           <Link to="/crews">See the whole board</Link>

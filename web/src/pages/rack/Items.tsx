@@ -173,9 +173,6 @@ export const Items = () => {
                   <tr key={i.item} data-item={i.item}>
                     <td>
                       <span className="cond">{i.name}</span>
-                      <Box>
-                        <Soft>{suppliers.find((s) => s.id === i.supplierId)?.name ?? 'from nobody yet'}</Soft>
-                      </Box>
                     </td>
                     <td data-label="Sizes">
                       {i.sizes
@@ -185,7 +182,12 @@ export const Items = () => {
                             <Soft>{printSize(show, s.size)}</Soft> {show.money(s.cost)}
                           </span>
                         ))}
-                      {i.pack > 1 && <Soft>in packs of {i.pack}</Soft>}
+                      <Box>
+                        <Soft>
+                          {suppliers.find((s) => s.id === i.supplierId)?.name ?? 'from nobody yet'}
+                          {i.pack > 1 ? `, in packs of ${i.pack}` : ''}
+                        </Soft>
+                      </Box>
                     </td>
                     <td className="num" data-label="Keep">
                       {i.least || ''}

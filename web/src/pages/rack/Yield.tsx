@@ -12,12 +12,16 @@ import { byItem, byMonth, shareOf, WENT } from './yields.ts';
 
 /** Tones of the parts of a stick, as wood and scrap are drawn elsewhere. */
 const TONES: Readonly<Record<(typeof WENT)[number][0], string>> = {
-  pieces: '#C99A5B',
-  returned: '#6F8F5C',
-  kerf: '#B9B2A0',
-  spoiled: '#B93A25',
-  scrap: '#DDD5C2',
+  pieces: 'var(--rb-colors-wood)',
+  returned: 'var(--rb-colors-moss)',
+  kerf: 'var(--rb-colors-soft)',
+  spoiled: 'var(--rb-colors-keel)',
+  scrap: 'var(--rb-colors-rule)',
 };
+
+/** By the page's own colours, so that it is read in the dark as well. */
+const INK = 'var(--rb-colors-ink)';
+const TEXT = { fontFamily: 'inherit', fontSize: 14, color: INK };
 
 /** What orders took against what was planned, and where the wood went: by item, by month. */
 export const Yield = () => {
@@ -27,11 +31,18 @@ export const Yield = () => {
   const months = useMemo(() => byMonth(data?.yields ?? []), [data]);
   const option = useMemo(
     () => ({
-      grid: { left: 90, right: 16, top: 34, bottom: 28 },
-      legend: { top: 0, textStyle: { fontSize: 13 } },
+      grid: { left: 130, right: 24, top: 36, bottom: 26 },
+      textStyle: { fontFamily: 'inherit' },
+      legend: { top: 0, left: 0, itemGap: 34, textStyle: TEXT },
       tooltip: { trigger: 'axis', axisPointer: { type: 'shadow' }, valueFormatter: (v: number) => `${v.toFixed(1)} %` },
-      xAxis: { type: 'value', max: 100, axisLabel: { formatter: '{value} %' } },
-      yAxis: { type: 'category', inverse: true, data: items.map((i) => i.name) },
+      xAxis: { type: 'value', max: 100, axisLabel: { ...TEXT, formatter: '{value} %' } },
+      yAxis: {
+        type: 'category',
+        inverse: true,
+        data: items.map((i) => i.name),
+        axisTick: { show: false },
+        axisLabel: TEXT,
+      },
       series: WENT.map(([key, name]) => ({
         name,
         type: 'bar',
@@ -44,15 +55,16 @@ export const Yield = () => {
   );
   const monthly = useMemo(
     () => ({
-      grid: { left: 48, right: 16, top: 34, bottom: 28 },
-      legend: { top: 0 },
+      grid: { left: 8, right: 16, top: 34, bottom: 8, containLabel: true },
+      textStyle: { fontFamily: 'inherit' },
+      legend: { top: 0, left: 0, itemGap: 34, textStyle: TEXT },
       tooltip: { trigger: 'axis', valueFormatter: (v: number) => `${v.toFixed(1)} %` },
-      xAxis: { type: 'category', data: months.map((m) => m.month) },
-      yAxis: { type: 'value', min: 0, max: 100, axisLabel: { formatter: '{value} %' } },
+      xAxis: { type: 'category', data: months.map((m) => m.month), axisLabel: TEXT },
+      yAxis: { type: 'value', min: 0, max: 100, axisLabel: { ...TEXT, formatter: '{value} %' } },
       series: (
         [
-          ['stick', 'sticks', '#C99A5B'],
-          ['sheet', 'sheets', '#8A7B52'],
+          ['stick', 'sticks', 'var(--rb-colors-wood)'],
+          ['sheet', 'sheets', 'var(--rb-colors-tick)'],
         ] as const
       ).map(([kind, name, color]) => ({
         name: `in pieces, ${name}`,
