@@ -24,7 +24,6 @@ try {
   await page.evaluateOnNewDocument(() => Reflect.deleteProperty(globalThis, 'EventSource'));
   await page.setViewport({ width: 1280, height: 800 });
   await page.goto(`${base}/sign-in`, { waitUntil: 'networkidle0' });
-  await page.screenshot({ path: `${out}/sign-in.png` });
   await signIn(page, base, 'office');
   const { rows } = await page.evaluate(async () => (await fetch('/api/orders')).json());
   const id = (title) => rows.find((r) => r.title === title).id;

@@ -68,7 +68,7 @@ for (const saw of ['track', 'table'] as const)
         const mine = plan.sheets.filter((s) => s.item === item).length;
         const alone = planSheetDemand(
           { kerf: 0.125, saw, stock, pieces: pieces.filter((p) => p.item === item) },
-          'quick',
+          'full',
         );
         over = Math.max(over, mine - Math.round(alone.bound / cost));
       }

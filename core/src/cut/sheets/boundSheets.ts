@@ -1,6 +1,8 @@
+import { planSticks } from '../planSticks.ts';
+import type { Effort } from '../sticks/searchPatterns.ts';
 import type { SheetKind } from './types.ts';
 
-/** A rectangle with its kerfs, as parts of a sheet's length and width: as it lies, and turned where it may be. */
+/** A rectangle by its extents along a sheet and across it: as it lies, and turned where it may be. */
 export interface Lying {
   readonly ways: readonly (readonly [number, number])[];
 }
@@ -42,13 +44,14 @@ export const leastSheets = (pieces: readonly Lying[]): number => {
 };
 
 /**
- * The least that sheets cost which hold some rectangles, of several kinds of sheet: by area where they differ, by
- * dual-feasible functions where only one kind takes any of them.
+ * The least that sheets cost which hold some rectangles: by area, by dual-feasible functions over the largest kind, and by what
+ * cannot lie abreast.
  */
 export const boundSheets = (
   kinds: readonly SheetKind[],
   pieces: readonly { readonly length: number; readonly width: number; readonly grain: boolean }[],
   kerf: number,
+  effort: Effort = 'full',
 ): number => {
   if (pieces.length === 0 || kinds.length === 0) return 0;
   // Area by area from the cheapest on, as much as there is of it; a part of a sheet is charged as a part.
@@ -65,15 +68,72 @@ export const boundSheets = (
     if (left <= EPS) break;
   }
   const least = Math.ceil(cost - 1e-6);
-  const [only] = kinds;
-  if (kinds.length > 1 || !only) return least;
-  const [l, w] = [only.length + kerf, only.width + kerf];
+  const longest = Math.max(...kinds.map((k) => k.length));
+  const widest = Math.max(...kinds.map((k) => k.width));
   const lying = pieces.map((p): Lying => {
-    const straight = [(p.length + kerf) / l, (p.width + kerf) / w] as const;
-    const turned = [(p.width + kerf) / l, (p.length + kerf) / w] as const;
-    const fits = ([a, b]: readonly [number, number]): boolean => a <= 1 + EPS && b <= 1 + EPS;
+    const straight = [p.length, p.width] as const;
+    const turned = [p.width, p.length] as const;
+    const fits = ([a, b]: readonly [number, number]): boolean => a <= longest + EPS && b <= widest + EPS;
     const ways = [straight, ...(p.grain ? [] : [turned])].filter(fits);
     return { ways: ways.length > 0 ? ways : [straight] };
   });
-  return Math.max(least, leastSheets(lying) * only.cost);
+  // Whatever kind is taken, it is no larger than the longest and widest of them.
+  const [l, w] = [longest + kerf, widest + kerf];
+  const shares = lying.map(({ ways }): Lying => ({ ways: ways.map(([a, b]) => [(a + kerf) / l, (b + kerf) / w]) }));
+  const sheets = Math.max(
+    leastSheets(shares),
+    leastAbreast(lying, { along: longest, across: widest, kerf }, effort),
+    leastAbreast(
+      lying.map(({ ways }) => ({ ways: ways.map(([a, b]) => [b, a] as const) })),
+      { along: widest, across: longest, kerf },
+      effort,
+    ),
+  );
+  return Math.max(least, costOfSheets(kinds, sheets));
+};
+
+/**
+ * The least number of sheets that hold those pieces of which no two lie beside each other across a sheet: along it they follow
+ * one another, as pieces on a stick do. Each as it lies shortest.
+ */
+const leastAbreast = (
+  pieces: readonly Lying[],
+  sheet: { readonly along: number; readonly across: number; readonly kerf: number },
+  effort: Effort,
+): number => {
+  const alone = pieces.filter(({ ways }) => ways.every(([, b]) => b > (sheet.across - sheet.kerf) / 2 + 1e-6));
+  if (alone.length === 0) return 0;
+  const lengths = new Map<number, number>();
+  for (const { ways } of alone) {
+    const length = Math.min(...ways.map(([a]) => a));
+    lengths.set(length, (lengths.get(length) ?? 0) + 1);
+  }
+  const { bound } = planSticks(
+    {
+      kerf: sheet.kerf,
+      endTrim: 0,
+      // What is rounded is rounded so that the bound holds.
+      stock: [{ item: 'x', length: sheet.along + 1 / 64, cost: 1, quantity: null }],
+      pieces: [...lengths].map(([length, quantity], i) => ({
+        id: String(i),
+        item: 'x',
+        length: Math.floor(length * 64 + 1e-6) / 64,
+        quantity,
+      })),
+    },
+    effort === 'quick' ? 'quick' : 'full',
+  );
+  return Math.ceil(bound - 1e-6);
+};
+
+/** The least that so many sheets cost: the cheapest kinds first, as many as there are. */
+const costOfSheets = (kinds: readonly SheetKind[], count: number): number => {
+  let left = count;
+  let cost = 0;
+  for (const k of [...kinds].sort((a, b) => a.cost - b.cost)) {
+    const taken = k.quantity === null ? left : Math.min(left, k.quantity);
+    cost += taken * k.cost;
+    left -= taken;
+  }
+  return cost;
 };

@@ -1,3 +1,5 @@
+import { layStrips } from './fillStrips.ts';
+import type { InStrip } from './fillStrips.ts';
 import type { SheetCut, SheetKind, SheetPiece, SheetPut, SheetSaw } from './types.ts';
 
 /** One rectangle that is wanted. */
@@ -93,12 +95,10 @@ const fillTrack = (kind: SheetKind, list: readonly OnePiece[], kerf: number, spl
   return { put, in: taken, out, cuts };
 };
 
-/** The same in strips along the sheet: rips, then cross cuts, then a trim of what is narrower than its strip. */
+/** The same in strips along the sheet, for a table saw. */
 const fillTable = (kind: SheetKind, list: readonly OnePiece[], kerf: number): OneSheet => {
-  const strips: { y: number; w: number; x: number }[] = [];
+  const strips: { w: number; x: number; pieces: InStrip[] }[] = [];
   let top = 0;
-  const put: SheetPut[] = [];
-  const taken: OnePiece[] = [];
   const out: OnePiece[] = [];
   for (const piece of list) {
     let best: { strip: (typeof strips)[number] | undefined; l: number; w: number; score: number } | undefined;
@@ -121,26 +121,19 @@ const fillTable = (kind: SheetKind, list: readonly OnePiece[], kerf: number): On
     const { l, w } = best;
     let { strip } = best;
     if (!strip) {
-      strip = { y: top, w, x: 0 };
+      strip = { w, x: 0, pieces: [] };
       strips.push(strip);
       top += w + kerf;
     }
-    put.push({ id: piece.id, x: strip.x, y: strip.y, length: l, width: w });
+    strip.pieces.push({ piece, length: l, width: w });
     strip.x += l + kerf;
-    taken.push(piece);
   }
-  const cuts: SheetCut[] = strips
-    .filter((s) => s.y + s.w < kind.width - EPS)
-    .map((s) => ({ along: 'length', at: s.y + s.w, from: 0, to: kind.length }));
-  for (const s of strips) {
-    const mine = put.filter((p) => p.y === s.y);
-    for (const p of mine)
-      if (p.x + p.length < kind.length - EPS)
-        cuts.push({ along: 'width', at: p.x + p.length, from: s.y, to: s.y + s.w });
-    for (const p of mine)
-      if (p.width < s.w - EPS) cuts.push({ along: 'length', at: p.y + p.width, from: p.x, to: p.x + p.length });
-  }
-  return { put, in: taken, out, cuts };
+  const laid = layStrips(
+    kind,
+    strips.map((s) => ({ width: s.w, pieces: s.pieces })),
+    kerf,
+  );
+  return { put: laid.put, in: laid.wanted, out, cuts: laid.cuts };
 };
 
 /** Whether a piece fits on a sheet of a kind at all. */

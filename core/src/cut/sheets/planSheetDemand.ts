@@ -1,5 +1,6 @@
 import { clean } from '../../measure/index.ts';
 import { boundSheets } from './boundSheets.ts';
+import { fillStrips } from './fillStrips.ts';
 import { fillSheets, fitsOn, SPLITS } from './fillSheets.ts';
 import type { Filled, OnePiece } from './fillSheets.ts';
 import type { SheetDemand, SheetKind, SheetsPlan } from './types.ts';
@@ -10,6 +11,8 @@ import type { Effort } from '../sticks/searchPatterns.ts';
 const TRIES = 400;
 /** Pieces laid in all tries together: what is large is tried less often, and is the same on every machine. */
 const MOST_LAID = 60_000;
+/** What a plan by strips takes, counted as pieces that are laid. */
+const STRIPS = 6;
 
 interface Draft {
   readonly sheets: readonly Filled[];
@@ -61,13 +64,35 @@ const planItem = (
     for (const split of splits)
       for (let prefer = -1; prefer < (kinds.length > 1 ? kinds.length : 0); prefer++)
         if (!done()) attempt([...ones].sort(order), split, prefer);
+  // Strips may be filled by themselves first, from what there is without limit: any saw cuts those.
+  const endless = kinds.findIndex((k) => k.quantity === null && ones.every((p) => fitsOn(k, p)));
+  const byStrips = (list: readonly OnePiece[], upright: boolean): void => {
+    if (endless < 0 || effort === 'quick') return;
+    laid += STRIPS * list.length;
+    const sheets = fillStrips(kinds[endless] as SheetKind, endless, list, kerf, upright);
+    if (sheets.reduce((n, s) => n + s.wanted.length, 0) < list.length) return;
+    const draft = { sheets, out: [] };
+    if (isBetter(kinds, draft, best)) best = draft;
+  };
+  for (const order of ORDERS)
+    for (const upright of [false, true]) if (!done()) byStrips([...ones].sort(order), upright);
   const random = randomOf(ones.length * 97 + kinds.length);
   const pick = (n: number): number => Math.floor(random() * n);
+  /** Neighbours change places here and there. */
+  const shuffled = (list: OnePiece[], share: number): OnePiece[] => {
+    for (let i = 0; i + 1 < list.length; i++)
+      if (random() < share) [list[i], list[i + 1]] = [list[i + 1] as OnePiece, list[i] as OnePiece];
+    return list;
+  };
   const until = typeof effort === 'number' ? Date.now() + 1000 * effort : 0;
   const goOn = (k: number): boolean =>
     effort !== 'quick' && (typeof effort === 'number' ? Date.now() < until : k < TRIES && laid < MOST_LAID);
   for (let k = 0; goOn(k) && !done(); k++) {
     const now = best as Draft;
+    if (saw === 'table' && k % 3 === 0) {
+      byStrips(shuffled([...ones].sort(ORDERS[pick(ORDERS.length)]), 0.4), random() < 0.3);
+      continue;
+    }
     if (now.sheets.length > 2 && k % 2 === 0) {
       // A few sheets planned anew, the emptiest among them.
       const fullness = now.sheets.map(
@@ -79,10 +104,7 @@ const planItem = (
       const pieces = [...now.sheets.filter((_, i) => chosen.has(i)).flatMap((s) => s.wanted), ...now.out];
       const left = all.map((q, j) => (q === null ? null : q - kept.filter((s) => s.kind === j).length));
       laid += pieces.length;
-      const sorted = [...pieces].sort(ORDERS[pick(ORDERS.length)]);
-      // Two neighbours change places here and there.
-      for (let i = 0; i + 1 < sorted.length; i++)
-        if (random() < 0.25) [sorted[i], sorted[i + 1]] = [sorted[i + 1] as OnePiece, sorted[i] as OnePiece];
+      const sorted = shuffled([...pieces].sort(ORDERS[pick(ORDERS.length)]), 0.25);
       const again = fillSheets(kinds, left, sorted, kerf, saw, {
         split: splits[pick(splits.length)] ?? 'short',
         prefer: pick(kinds.length + 1) - 1,
@@ -91,9 +113,7 @@ const planItem = (
       if (isBetter(kinds, draft, best)) best = draft;
       continue;
     }
-    const list = [...ones].sort(ORDERS[pick(ORDERS.length)]);
-    for (let i = 0; i + 1 < list.length; i++)
-      if (random() < 0.3) [list[i], list[i + 1]] = [list[i + 1] as OnePiece, list[i] as OnePiece];
+    const list = shuffled([...ones].sort(ORDERS[pick(ORDERS.length)]), 0.3);
     attempt(list, splits[pick(splits.length)] ?? 'short', pick(kinds.length + 1) - 1);
   }
   return best ?? { sheets: [], out: ones };
@@ -124,7 +144,7 @@ export const planSheetDemand = (demand: SheetDemand, effort: Effort = demand.eff
       else ones.push(...Array.from({ length: p.quantity }, () => p));
     }
     if (ones.length === 0) continue;
-    const least = boundSheets(kinds, ones, demand.kerf);
+    const least = boundSheets(kinds, ones, demand.kerf, each);
     const draft = planItem(kinds, ones, demand, least, each);
     for (const { kind, pieces, cuts } of draft.sheets) {
       const k = kinds[kind] as SheetKind;

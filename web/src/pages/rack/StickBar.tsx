@@ -51,7 +51,7 @@ export const StickBar = ({
           borderRight="2px solid"
           borderColor="woodink"
           bg={spoiled ? 'tapeoff' : p.state === 'cut' ? 'mosswash' : line.item.endsWith('-pt') ? 'treated' : 'wood'}
-          color={spoiled ? 'keel' : 'woodink'}
+          color={spoiled ? 'keel' : p.state === 'cut' ? 'ink' : 'woodink'}
           fontFamily="heading"
           fontStretch="78%"
           fontWeight={640}
@@ -137,7 +137,7 @@ export const SheetMap = ({
               textAnchor="middle"
               fontSize={small ? 3 : 4.4}
               fontWeight={640}
-              fill={`var(--rb-colors-${spoiled ? 'keel' : 'woodink'})`}
+              fill={`var(--rb-colors-${spoiled ? 'keel' : p.state === 'cut' ? 'ink' : 'woodink'})`}
               textDecoration={spoiled ? 'line-through' : 'none'}
             >
               {nameOf(p)}
