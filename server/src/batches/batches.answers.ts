@@ -52,6 +52,7 @@ export interface BatchLine {
   readonly rests: readonly BatchRest[];
   readonly state: 'open' | 'cut';
   readonly cutBy: string | null;
+  readonly cutAt: string | null;
   readonly version: number;
 }
 

@@ -38,6 +38,7 @@ export const readLines = async (db: Db, batch: number): Promise<BatchLine[]> => 
     rests: readJson<BatchRest[]>(r.rests),
     state: r.state as BatchLine['state'],
     cutBy: r.cut_by as string | null,
+    cutAt: r.cut_at as string | null,
     version: r.version as number,
   }));
 };

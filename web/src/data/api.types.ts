@@ -654,6 +654,7 @@ export interface components {
       /** @enum {string} */
       readonly state: 'open' | 'cut';
       readonly cutBy: string | null;
+      readonly cutAt: string | null;
       readonly version: number;
     };
     /** @description A part of a piece: whose it is, and where it goes. Inches. */

@@ -31,7 +31,7 @@ const GATHER_MS = 250;
 export const useLive = (on: boolean): void => {
   useEffect(() => {
     if (!on || typeof EventSource === 'undefined') return;
-    const source = new EventSource('/api/live');
+    let source: EventSource | undefined;
     let touched: string[] = [];
     let timer: ReturnType<typeof setTimeout> | undefined;
     const read = (): void => {
@@ -41,18 +41,38 @@ export const useLive = (on: boolean): void => {
       window.dispatchEvent(new CustomEvent<readonly string[]>(TOUCHED, { detail: [...keys] }));
       void mutate((key) => typeof key === 'string' && [...keys].some((k) => key === k || key.startsWith(`${k}?`)));
     };
-    source.addEventListener('changed', (e) => {
-      const { entity, id } = JSON.parse((e as MessageEvent<string>).data) as { entity: string; id: string };
-      touched.push(...keysTouched(entity, id));
-      timer ??= setTimeout(read, GATHER_MS);
-    });
-    source.addEventListener('job', (e) => {
-      const job = JSON.parse((e as MessageEvent<string>).data) as JobData;
-      void mutate(`/jobs/${job.id}`, job, { revalidate: false });
-    });
+    const open = (): void => {
+      source = new EventSource('/api/live');
+      source.addEventListener('changed', (e) => {
+        const { entity, id } = JSON.parse((e as MessageEvent<string>).data) as { entity: string; id: string };
+        touched.push(...keysTouched(entity, id));
+        timer ??= setTimeout(read, GATHER_MS);
+      });
+      source.addEventListener('job', (e) => {
+        const job = JSON.parse((e as MessageEvent<string>).data) as JobData;
+        void mutate(`/jobs/${job.id}`, job, { revalidate: false });
+      });
+    };
+    const close = (): void => {
+      source?.close();
+      source = undefined;
+    };
+    // A page that the browser keeps for going back would keep its connection too, and there are only six of them: the seventh
+    // page of a morning would wait for ever.
+    const back = (e: PageTransitionEvent): void => {
+      if (!e.persisted || source) return;
+      open();
+      // What was missed meanwhile is read now.
+      void mutate(() => true);
+    };
+    open();
+    window.addEventListener('pagehide', close);
+    window.addEventListener('pageshow', back);
     return () => {
+      window.removeEventListener('pagehide', close);
+      window.removeEventListener('pageshow', back);
       clearTimeout(timer);
-      source.close();
+      close();
     };
   }, [on]);
 };

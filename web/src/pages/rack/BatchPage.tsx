@@ -180,7 +180,7 @@ export const BatchPage = () => {
         {may && done.length === 0 && batch.state !== 'dropped' && (
           <QuietButton onClick={() => void drop()}>Give it up</QuietButton>
         )}
-        {may && open.length > 0 && batch.job === null && (
+        {may && (open.length > 0 || batch.state === 'planning') && batch.job === null && (
           <QuietButton
             onClick={() =>
               act(
@@ -189,7 +189,7 @@ export const BatchPage = () => {
               )
             }
           >
-            Plan anew from the rack
+            {batch.state === 'planning' ? 'Plan it now' : 'Plan anew from the rack'}
           </QuietButton>
         )}
         {may && open.length > 0 && batch.state !== 'planning' && (
@@ -249,6 +249,9 @@ export const BatchPage = () => {
             <Line key={l.id} line={l} longest={longest} />
           ))}
         </Box>
+      )}
+      {batch.state === 'planning' && batch.job === null && (
+        <Empty>Its planning was stopped before there was a plan.</Empty>
       )}
       {batch.list.length === 0 && batch.state !== 'planning' && (
         <Empty>Nothing of these orders is left to cut: it is cut, in another batch, or measured in place first.</Empty>

@@ -99,7 +99,7 @@ export const SheetMap = ({
       viewBox={`-1 -1 ${line.length + 2} ${width + 2}`}
       style={{ width: '100%', maxWidth: 560, display: 'block' }}
       className="on-paper"
-      role="img"
+      role={onPiece ? 'group' : 'img'}
       aria-label={`A sheet with ${line.pieces.length} pieces`}
     >
       <rect
@@ -115,11 +115,28 @@ export const SheetMap = ({
       {line.pieces.map((p, k) => {
         const spoiled = p.state === 'spoiled' || bad?.has(k) === true;
         const w = p.width ?? 0;
-        const small = Math.min(p.length, w) < 7 || p.length < 12;
+        // What is narrow and high is read from the side.
+        const upright = p.length < 14 && w > p.length;
+        const small = Math.min(p.length, w) < 6 || (upright ? w : p.length) < 12;
+        const [cx, cy] = [(p.x ?? 0) + p.length / 2, width - (p.y ?? 0) - w / 2];
         return (
           <g
             key={k}
-            {...(onPiece ? { onClick: () => onPiece(k), style: { cursor: 'pointer' } } : {})}
+            {...(onPiece
+              ? {
+                  role: 'button',
+                  tabIndex: 0,
+                  'aria-pressed': spoiled,
+                  'aria-label': `${nameOf(p)}${spoiled ? ', no good' : ''}`,
+                  style: { cursor: 'pointer' },
+                  onClick: () => onPiece(k),
+                  onKeyDown: (e: React.KeyboardEvent) => {
+                    if (e.key !== 'Enter' && e.key !== ' ') return;
+                    e.preventDefault();
+                    onPiece(k);
+                  },
+                }
+              : {})}
             data-piece={nameOf(p)}
           >
             <rect
@@ -132,8 +149,9 @@ export const SheetMap = ({
               strokeWidth={0.4}
             />
             <text
-              x={(p.x ?? 0) + p.length / 2}
-              y={width - (p.y ?? 0) - w / 2 + 1.5}
+              x={cx}
+              y={cy + 1.5}
+              {...(upright ? { transform: `rotate(-90 ${cx} ${cy})` } : {})}
               textAnchor="middle"
               fontSize={small ? 3 : 4.4}
               fontWeight={640}

@@ -33,7 +33,7 @@ export const Yield = () => {
     () => ({
       grid: { left: 130, right: 24, top: 36, bottom: 26 },
       textStyle: { fontFamily: 'inherit' },
-      legend: { top: 0, left: 0, itemGap: 34, textStyle: TEXT },
+      legend: { type: 'scroll', top: 0, left: 0, itemGap: 34, textStyle: TEXT },
       tooltip: { trigger: 'axis', axisPointer: { type: 'shadow' }, valueFormatter: (v: number) => `${v.toFixed(1)} %` },
       xAxis: { type: 'value', max: 100, axisLabel: { ...TEXT, formatter: '{value} %' } },
       yAxis: {
@@ -57,7 +57,7 @@ export const Yield = () => {
     () => ({
       grid: { left: 8, right: 16, top: 34, bottom: 8, containLabel: true },
       textStyle: { fontFamily: 'inherit' },
-      legend: { top: 0, left: 0, itemGap: 34, textStyle: TEXT },
+      legend: { type: 'scroll', top: 0, left: 0, itemGap: 34, textStyle: TEXT },
       tooltip: { trigger: 'axis', valueFormatter: (v: number) => `${v.toFixed(1)} %` },
       xAxis: { type: 'category', data: months.map((m) => m.month), axisLabel: TEXT },
       yAxis: { type: 'value', min: 0, max: 100, axisLabel: { ...TEXT, formatter: '{value} %' } },

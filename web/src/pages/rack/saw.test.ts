@@ -28,6 +28,7 @@ const line = (id: number, more: Partial<BatchLine> = {}): BatchLine => ({
   rests: [],
   state: 'open',
   cutBy: null,
+  cutAt: null,
   version: 1,
   ...more,
 });

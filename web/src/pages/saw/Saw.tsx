@@ -117,9 +117,14 @@ export const Saw = () => {
     else mine.add(k);
     setBad(new Map(bad).set(line, mine));
   };
-  const last = [...batch.list].filter((l) => l.state === 'cut').sort((a, b) => b.seq - a.seq)[0];
+  const last = [...batch.list]
+    .filter((l) => l.state === 'cut')
+    .sort((a, b) => (b.cutAt ?? '').localeCompare(a.cutAt ?? '') || b.seq - a.seq)[0];
   const longest = Math.max(...lines.filter((l) => l.kind === 'stick').map((l) => l.length), 1);
-  const after = batch.list.filter((l) => l.state === 'open' && !lines.includes(l))[0];
+  const after = nextStack(
+    batch.list.filter((l) => !lines.includes(l)),
+    true,
+  )[0];
   return (
     <Box height="100%" display="grid" gridTemplateRows="auto minmax(0,1fr) auto" bg="paper" data-saw={batch.id}>
       <Box
