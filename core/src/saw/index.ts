@@ -7,3 +7,4 @@ export * from './planSawSheets.ts';
 export * from './findSources.ts';
 export * from './netNeeds.ts';
 export * from './addUp.ts';
+export * from './bundlesOf.ts';

@@ -1,6 +1,7 @@
 import type { Content } from 'pdfmake/interfaces.js';
 import type { SheetLayout, StickCut } from '@rubbet/core/cut';
 import type { Business, Show } from '@rubbet/core/order';
+import { bundlesOf } from '@rubbet/core/saw';
 import { findItem } from '@rubbet/core/stock';
 import { sheetSvg } from '../documents/layouts.ts';
 import { stickBar } from '../documents/pictures.ts';
@@ -35,27 +36,6 @@ const sheetOf = (l: BatchLine): SheetLayout => ({
 /** Where a stick is taken from. */
 const fromWhere = (l: BatchLine): string =>
   l.stock === null ? 'to buy' : [l.stock.mark, l.stock.place].filter(Boolean).join(', ') || 'rack';
-
-/** What of a batch goes into each panel: marks with how many of each. */
-const bundles = (lines: readonly BatchLine[]): { readonly name: string; readonly marks: string }[] => {
-  const groups = new Map<string, Map<string, number>>();
-  for (const p of lines.flatMap((l) => l.pieces).filter((x) => x.state !== 'spoiled'))
-    for (const { order, panel, mark } of p.parts) {
-      const name = `${order} · ${panel}`;
-      const marks = groups.get(name) ?? new Map<string, number>();
-      marks.set(mark, (marks.get(mark) ?? 0) + 1);
-      groups.set(name, marks);
-    }
-  return [...groups]
-    .sort(([a], [b]) => a.localeCompare(b, undefined, { numeric: true }))
-    .map(([name, marks]) => ({
-      name,
-      marks: [...marks]
-        .sort(([a], [b]) => a.localeCompare(b, undefined, { numeric: true }))
-        .map(([m, n]) => (n > 1 ? `${m} ×${n}` : m))
-        .join(', '),
-    }));
-};
 
 /** A batch on paper: every stick in its turn with a box to tick, sheets with their cuts in sequence, the bundles to sort into. */
 export const batchPdf = (
@@ -118,7 +98,7 @@ export const batchPdf = (
     ...asBlock([heading('Bundles', 14)]),
     table(
       ['Order and panel', 'Pieces', ''],
-      bundles(batch.list).map((b) => [{ text: b.name, bold: true }, b.marks, '[  ]']),
+      bundlesOf(batch.list).map((b) => [{ text: `${b.order} · ${b.panel}`, bold: true }, b.marks.join(', '), '[  ]']),
       [170, '*', 30],
       1.5,
     ),

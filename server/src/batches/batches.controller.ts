@@ -1,5 +1,6 @@
-import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post, StreamableFile } from '@nestjs/common';
+import { Body, Controller, Delete, Get, HttpCode, Inject, Param, Post, Req, StreamableFile } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
+import type { Request } from 'express';
 import type { User } from '../auth/auth.answers.ts';
 import { Answers } from '../common/answer.ts';
 import { IdPipe } from '../common/inputs.ts';
@@ -69,6 +70,17 @@ export class BatchesController {
     return new StreamableFile(await this.batches.paper(id, me.units), {
       type: 'application/pdf',
       disposition: `inline; filename="batch-${id}.pdf"`,
+    });
+  }
+
+  @Get(':id/labels.pdf')
+  @Roles(...EVERYONE)
+  @Heavy()
+  async labels(@Param('id', IdPipe) id: number, @Me() me: User, @Req() request: Request): Promise<StreamableFile> {
+    const host = request.get('x-forwarded-host') ?? request.get('host') ?? '';
+    return new StreamableFile(await this.batches.labels(id, me.units, `${request.protocol}://${host}`), {
+      type: 'application/pdf',
+      disposition: `inline; filename="labels-batch-${id}.pdf"`,
     });
   }
 

@@ -1,6 +1,7 @@
 import { BadRequestException, ConflictException, Inject, Injectable } from '@nestjs/common';
 import type { UnitChoice, User } from '../auth/auth.answers.ts';
 import { readBusiness } from '../business/readBusiness.ts';
+import { readPlanText } from '../bench/workPlans.ts';
 import { noteDeed } from '../database/audit.ts';
 import { DB, readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
@@ -171,6 +172,33 @@ export class Batches {
       readBusiness(this.db),
     ]);
     return Buffer.from(await this.pool.run('batchPdf', { batch, paper: { units: units ?? rules.units, business } }));
+  }
+
+  /** Stickers for its pieces, each with a code that opens the piece at the bench. */
+  async labels(id: number, units: UnitChoice | null, origin: string): Promise<Buffer> {
+    const [batch, rules, { business }] = await Promise.all([
+      this.show(id),
+      this.settings.rules(),
+      readBusiness(this.db),
+    ]);
+    const orders = await Promise.all(
+      batch.orders.map(async ({ id: order }) => ({
+        order,
+        plan: (await readPlanText(this.db, order)) ?? '',
+        rows: (await this.db('work_parts')
+          .join('work_orders', 'work_orders.id', 'work_parts.work_order_id')
+          .where('work_orders.order_id', order)
+          .select('work_parts.id', 'work_parts.part_id as partId')) as { id: number; partId: string }[],
+      })),
+    );
+    return Buffer.from(
+      await this.pool.run('batchLabels', {
+        batch,
+        orders: orders.filter((o) => o.plan !== ''),
+        origin,
+        paper: { units: units ?? rules.units, business },
+      }),
+    );
   }
 
   /** Plans what is open anew, from the rack as it is now. */

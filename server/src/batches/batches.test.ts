@@ -2,7 +2,7 @@ import { judgeLedger } from '../testing/judgeLedger.ts';
 import { openTestApp } from '../testing/testApp.ts';
 import type { Agent, TestApp } from '../testing/testApp.ts';
 import type { RackLine } from '../rack/rack.answers.ts';
-import type { Batch, BatchLine, ToCut } from './batches.answers.ts';
+import type { Batch, BatchLine, ToCut, WaitLine } from './batches.answers.ts';
 
 let app: TestApp;
 let office: Agent;
@@ -104,6 +104,23 @@ describe('a batch of three orders', () => {
       .expect(400);
     expect(answer.body.message).toMatch(/Order 999999 has no work order/);
     expect(id).toBeGreaterThan(0);
+  });
+});
+
+describe('its papers', () => {
+  it.each(['batch.pdf', 'labels.pdf'])('%s are printed', async (name) => {
+    const answer = await shop.get(`/api/batches/${batch.id}/${name}`).expect(200);
+    expect(answer.headers['content-type']).toBe('application/pdf');
+    expect((answer.body as Buffer).subarray(0, 5).toString()).toBe('%PDF-');
+  });
+  it('say what an order waits for', async () => {
+    const now = await show(batch.id);
+    const wanted = now.list.filter((l) => l.stock === null);
+    const lines = await Promise.all(
+      now.orders.map(async (o) => (await shop.get(`/api/batches/waits/${o.id}`).expect(200)).body as WaitLine[]),
+    );
+    const items = new Set(lines.flat().map((l) => `${l.item} ${l.length}`));
+    expect(items).toEqual(new Set(wanted.map((l) => `${l.item} ${l.length}`)));
   });
 });
 

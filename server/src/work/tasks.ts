@@ -216,6 +216,37 @@ export const TASKS = {
     },
     say?: Say,
   ) => workOrderPdf(order, madeFrom(source), paperOf(paper), say),
+  /** Stickers for the pieces of a batch, in the order in which they come off the saw. */
+  batchLabels: ({
+    batch,
+    orders,
+    origin,
+    paper,
+  }: {
+    readonly batch: Batch;
+    readonly orders: readonly {
+      readonly order: number;
+      readonly plan: string;
+      readonly rows: readonly { readonly id: number; readonly partId: string }[];
+    }[];
+    readonly origin: string;
+    readonly paper: PaperFor;
+  }) => {
+    const { show, business } = paperOf(paper);
+    const known = new Map(
+      orders.flatMap(({ order, plan, rows }) =>
+        rows.flatMap((r) =>
+          labelled(readPlan(plan), [r], (row) => `${origin}/p/${order}/${row}`).map(
+            (l) => [`${order}/${r.partId}`, { ...l, order }] as const,
+          ),
+        ),
+      ),
+    );
+    const labels = batch.list
+      .flatMap((l) => l.pieces.filter((p) => p.state !== 'spoiled').flatMap((p) => p.parts))
+      .flatMap((p) => known.get(`${p.order}/${p.part}`) ?? []);
+    return printPlain(`Labels of batch ${batch.id}`, labelsDocument(0, labels, show, LABEL_SHEETS[business.paper]));
+  },
   batchPdf: ({ batch, paper }: { readonly batch: Batch; readonly paper: PaperFor }) => batchPdf(batch, paperOf(paper)),
   siteSheetPdf: ({
     order,

@@ -24,6 +24,8 @@ export const LABEL_SHEETS: Readonly<Record<'letter' | 'a4', LabelSheet>> = {
 
 /** A piece that gets a label, with the address that its code opens. */
 export interface Labelled {
+  /** Whose it is, where several orders are labelled together. */
+  readonly order?: number;
   readonly part: Part;
   readonly unit: number;
   readonly address: string;
@@ -73,7 +75,7 @@ export const labelsDocument = (
     const at = i % onPage;
     const [column, row] = [at % sheet.columns, Math.floor(at / sheet.columns)];
     return {
-      stack: [labelOf(label, order, show, sheet)],
+      stack: [labelOf(label, label.order ?? order, show, sheet)],
       absolutePosition: {
         x: sheet.start[0] + column * (sheet.size[0] + sheet.gap[0]) + INSET,
         y: sheet.start[1] + row * (sheet.size[1] + sheet.gap[1]) + INSET,

@@ -2,6 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import useSWR, { mutate as mutateAll } from 'swr';
+import { bundlesOf } from '@rubbet/core/saw';
 import { findItem } from '@rubbet/core/stock';
 import { api } from '../../data/api.ts';
 import { useMe } from '../../data/hooks.ts';
@@ -14,7 +15,6 @@ import { Empty, Loading } from '../../parts/Loading.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { TapeProgress } from '../../parts/TapeProgress.tsx';
 import { Figure, Heading, Soft } from '../../parts/Text.tsx';
-import { bundlesOf } from './bundles.ts';
 import { feetOf, sizeOf } from './sizes.ts';
 import { SheetMap, StickBar } from './StickBar.tsx';
 
@@ -175,6 +175,11 @@ export const BatchPage = () => {
         {batch.state !== 'dropped' && batch.list.length > 0 && (
           <LinkButton href={`/api/batches/${id}/batch.pdf`} target="_blank">
             On paper
+          </LinkButton>
+        )}
+        {batch.state !== 'dropped' && batch.list.length > 0 && (
+          <LinkButton href={`/api/batches/${id}/labels.pdf`} target="_blank">
+            Labels
           </LinkButton>
         )}
         {may && done.length === 0 && batch.state !== 'dropped' && (

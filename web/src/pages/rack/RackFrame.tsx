@@ -1,7 +1,8 @@
-import { Box, chakra } from '@chakra-ui/react';
-import { NavLink, Outlet } from 'react-router';
+import { Box } from '@chakra-ui/react';
+import { Outlet } from 'react-router';
 import { useMe } from '../../data/hooks.ts';
 import { isOffice } from '../../data/roles.ts';
+import { TabLink } from '../../parts/TabLink.tsx';
 import { Title } from '../../parts/Text.tsx';
 
 /** Parts of the rack, and whether they are the office's alone. */
@@ -13,24 +14,6 @@ const SECTIONS = [
   ['/rack/yield', 'Where it went', true],
   ['/rack/count', 'Count', false],
 ] as const;
-
-const Tab = chakra(NavLink, {
-  base: {
-    px: '12px',
-    py: '8px',
-    fontFamily: 'heading',
-    fontStretch: '84%',
-    fontWeight: 600,
-    fontSize: '15px',
-    textDecoration: 'none',
-    color: 'ink',
-    whiteSpace: 'nowrap',
-    borderBottom: '4px solid',
-    borderColor: 'transparent',
-    _hover: { bg: 'chalkwash' },
-    '&.active': { borderColor: 'tape', bg: 'sheet' },
-  },
-});
 
 /** Wood and what belongs to it: what is there, what is cut from it, what is bought. */
 export const RackFrame = () => {
@@ -50,9 +33,9 @@ export const RackFrame = () => {
         className="no-print"
       >
         {SECTIONS.filter(([, , only]) => office || !only).map(([to, name]) => (
-          <Tab key={to} to={to} end={to === '/rack'}>
+          <TabLink key={to} to={to} end={to === '/rack'}>
             {name}
-          </Tab>
+          </TabLink>
         ))}
       </Box>
       <Outlet />

@@ -1,6 +1,6 @@
+import { bundlesOf } from '@rubbet/core/saw';
 import type { BatchLine, CostingData } from '../../data/types.ts';
 import { goesTo, nextStack, stopsOf } from '../saw/stacks.ts';
-import { bundlesOf } from './bundles.ts';
 import { byItem, byMonth, shareOf } from './yields.ts';
 
 const part = (order: number, mark: string, panel = 'front wall') => ({

@@ -1,7 +1,8 @@
-import { Box, chakra } from '@chakra-ui/react';
-import { Navigate, NavLink, Outlet, useLocation } from 'react-router';
+import { Box } from '@chakra-ui/react';
+import { Navigate, Outlet, useLocation } from 'react-router';
 import { useMe } from '../../data/hooks.ts';
 import { isOffice } from '../../data/roles.ts';
+import { TabLink } from '../../parts/TabLink.tsx';
 import { Title } from '../../parts/Text.tsx';
 
 /** Parts of the settings, and whether they are the office's alone. */
@@ -16,24 +17,6 @@ export const SECTIONS = [
   ['book', 'The book', true],
   ['export', 'Take it out', true],
 ] as const;
-
-const Tab = chakra(NavLink, {
-  base: {
-    px: '12px',
-    py: '8px',
-    fontFamily: 'heading',
-    fontStretch: '84%',
-    fontWeight: 600,
-    fontSize: '15px',
-    textDecoration: 'none',
-    color: 'ink',
-    whiteSpace: 'nowrap',
-    borderBottom: '4px solid',
-    borderColor: 'transparent',
-    _hover: { bg: 'chalkwash' },
-    '&.active': { borderColor: 'tape', bg: 'sheet' },
-  },
-});
 
 /** Everything that the business sets for itself, each part a page of its own. */
 export const SettingsFrame = () => {
@@ -57,9 +40,9 @@ export const SettingsFrame = () => {
         className="no-print"
       >
         {mine.map(([to, name]) => (
-          <Tab key={to} to={`/settings/${to}`}>
+          <TabLink key={to} to={`/settings/${to}`}>
             {name}
-          </Tab>
+          </TabLink>
         ))}
       </Box>
       <Outlet />

@@ -1,4 +1,8 @@
-import type { BatchLine } from '../../data/types.ts';
+/** A piece of a stick or sheet, and the parts that it gives. */
+interface CutPiece {
+  readonly state: string;
+  readonly parts: readonly { readonly order: number; readonly panel: string; readonly mark: string }[];
+}
 
 /** What of a batch goes into one panel of one order. */
 export interface Bundle {
@@ -12,7 +16,7 @@ export interface Bundle {
 }
 
 /** Pieces of a batch by order and panel, as they are bundled off the saw. */
-export const bundlesOf = (lines: readonly Pick<BatchLine, 'pieces'>[]): Bundle[] => {
+export const bundlesOf = (lines: readonly { readonly pieces: readonly CutPiece[] }[]): Bundle[] => {
   const groups = new Map<string, { order: number; panel: string; parts: { mark: string; cut: boolean }[] }>();
   // A spoiled piece is not there, and is cut again from another stick.
   for (const piece of lines.flatMap((l) => l.pieces).filter((p) => p.state !== 'spoiled'))
