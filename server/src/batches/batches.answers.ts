@@ -85,7 +85,12 @@ export interface BatchSummary {
   readonly id: number;
   readonly title: string;
   readonly state: BatchState;
-  readonly orders: readonly { readonly id: number; readonly title: string }[];
+  /** `units`: the first and the last of an order's units, where not all of them are in it. */
+  readonly orders: readonly {
+    readonly id: number;
+    readonly title: string;
+    readonly units?: readonly [number, number];
+  }[];
   readonly figures: BatchFigures | null;
   readonly lines: number;
   readonly linesCut: number;
@@ -118,6 +123,8 @@ export interface ToCut {
   readonly customer: string;
   readonly wantedBy: string;
   readonly open: number;
+  /** Units that are followed one by one; 1 where it is one. */
+  readonly units: number;
   readonly inBatches: number;
   /** The day that the crew plan has its cutting on. */
   readonly day: string | null;

@@ -16,6 +16,20 @@ import { Id, Optional, Text, Version, Whole } from '../common/inputs.ts';
 /** Most orders of one batch. */
 const MOST_ORDERS = 60;
 
+export class UnitsDto {
+  @ApiProperty()
+  @Id('there is no such order')
+  order!: number;
+
+  @ApiProperty()
+  @Whole('the first unit', 1, 50)
+  from!: number;
+
+  @ApiProperty()
+  @Whole('the last unit', 1, 50)
+  to!: number;
+}
+
 export class NewBatchDto {
   @ApiProperty()
   @Text('the name', 2, 80)
@@ -30,6 +44,17 @@ export class NewBatchDto {
   @Min(1, { each: true, message: 'an order is a number' })
   @Max(2_147_483_647, { each: true, message: 'there is no such order' })
   orders!: number[];
+
+  @ApiPropertyOptional({
+    type: [UnitsDto],
+    description: 'Which units of an order of several; all of them where left out.',
+  })
+  @Optional()
+  @IsArray({ message: 'the units must be a list' })
+  @ArrayMaxSize(MOST_ORDERS, { message: `a batch has ${MOST_ORDERS} orders at most` })
+  @ValidateNested({ each: true })
+  @Type(() => UnitsDto)
+  units?: UnitsDto[];
 }
 
 export class CutLineDto {

@@ -48,6 +48,11 @@ export class Batches {
       .orderBy('orders.id')
       .limit(200)
       .select('orders.id as orderId', 'orders.title', 'customers.name as customer', 'orders.wanted_by as wantedBy')
+      .max({
+        units: this.db.raw(
+          "IF(LOCATE('@', work_parts.part_id) > 0, CAST(SUBSTRING_INDEX(work_parts.part_id, '@', -1) AS UNSIGNED), 1)",
+        ) as unknown as string,
+      })
       .count({ open: '*' })) as unknown as Omit<ToCut, 'inBatches' | 'day'>[];
     const ids = rows.map((r) => r.orderId);
     const [days, lines] = await Promise.all([
@@ -67,6 +72,7 @@ export class Batches {
     return rows.map((r) => ({
       ...r,
       open: Number(r.open),
+      units: Number(r.units),
       inBatches: [...taken].filter((t) => t.startsWith(`${r.orderId}/`)).length,
       day: days.find((d) => d.order_id === r.orderId)?.day ?? null,
     }));
@@ -134,9 +140,19 @@ export class Batches {
           code: 'invalid',
           message: `Order ${missing} has no work order that can be cut: make one at its Bench station, or leave it out.`,
         });
+      const wrong = body.units?.find((u) => u.from > u.to || !body.orders.includes(u.order));
+      if (wrong)
+        throw new BadRequestException({
+          code: 'invalid',
+          message: body.orders.includes(wrong.order)
+            ? `Of order ${wrong.order} the first unit is ${wrong.from} and the last ${wrong.to}: turn them round.`
+            : `Order ${wrong.order} is not among those that are to be cut.`,
+        });
+      const units = Object.fromEntries((body.units ?? []).map((u) => [u.order, [u.from, u.to]]));
       const [id] = (await trx('batches').insert({
         title: body.title,
         orders: JSON.stringify(body.orders),
+        units: body.units ? JSON.stringify(units) : null,
         made_by: me.name,
       })) as [number];
       await noteDeed(trx, me, { action: 'plan', entity: 'batch', id, detail: { orders: body.orders } });

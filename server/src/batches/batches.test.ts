@@ -270,6 +270,59 @@ describe('the next batch', () => {
   });
 });
 
+describe('an order that is held', () => {
+  it('is left out when its batch is planned anew', async () => {
+    const list = (await shop.get('/api/batches').expect(200)).body as { id: number; state: string; title: string }[];
+    const id = list.find((b) => b.title === 'Tuesday')?.id as number;
+    const now = await show(id);
+    const held = now.orders[0]?.id as number;
+    const order = await app.order(held);
+    await office
+      .post(`/api/orders/${held}/hold`)
+      .send({ version: order.version, why: 'they are away', undo: ['days'] })
+      .expect(200);
+    const after = (await shop.post(`/api/batches/${id}/plan`).send({ version: now.version }).expect(200)).body as Batch;
+    const parts = openOf(after).flatMap((l) => l.pieces.flatMap((p) => p.parts));
+    expect(parts.some((p) => p.order === held)).toBe(false);
+    await judgeLedger(app.db);
+  });
+});
+
+describe('units of an order', () => {
+  it('are cut a few at a time', async () => {
+    const ten = (await toCut()).find((o) => o.units === 10) as ToCut;
+    const made = await shop
+      .post('/api/batches')
+      .send({ title: 'Two of ten', orders: [ten.orderId], units: [{ order: ten.orderId, from: 4, to: 3 }] })
+      .expect(400);
+    expect(made.body.message).toMatch(/turn them round/);
+    // What the batch before has is free again first.
+    const before = (
+      (await shop.get('/api/batches')).body as {
+        id: number;
+        state: string;
+        orders: { id: number }[];
+        version: number;
+      }[]
+    ).find((b) => b.state === 'planned' && b.orders.some((o) => o.id === ten.orderId));
+    if (before) await shop.delete(`/api/batches/${before.id}`).send({ version: before.version }).expect(200);
+    const { id } = (
+      await shop
+        .post('/api/batches')
+        .send({ title: 'Two of ten', orders: [ten.orderId], units: [{ order: ten.orderId, from: 2, to: 3 }] })
+        .expect(201)
+    ).body as Batch;
+    for (let k = 0; k < 300 && ((await show(id)).state === 'planning' || (await show(id)).job !== null); k++)
+      await new Promise((r) => setTimeout(r, 100));
+    const two = await show(id);
+    expect(two.orders[0]?.units).toEqual([2, 3]);
+    const ids = two.list.flatMap((l) => l.pieces.flatMap((p) => p.parts.map((x) => x.part)));
+    expect(ids.length).toBeGreaterThan(10);
+    expect(ids.every((p) => /@[23]$/.test(p))).toBe(true);
+    await shop.delete(`/api/batches/${id}`).send({ version: two.version }).expect(200);
+  });
+});
+
 /** The same chances every time. */
 const random = (seed: number) => () => {
   seed = (seed * 1103515245 + 12345) & 0x7fffffff;

@@ -1,9 +1,11 @@
+import { readUnitKey } from '@rubbet/core/steps';
 import type { RackStock, SawPart, SawSheetPart } from '@rubbet/core/saw';
 import { readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import { readPlanText } from '../bench/workPlans.ts';
-import type { Pool } from '../work/pool.ts';
+import type { Caller, Pool } from '../work/pool.ts';
 import type { BatchPiece } from './batches.answers.ts';
+import type { unitsOfBatch } from './readBatch.ts';
 
 /** A part named by its order and its place in the order's plan. */
 export const refOf = (p: { readonly order: number; readonly part: string }): string => `${p.order}/${p.part}`;
@@ -74,7 +76,13 @@ export interface Gathered {
 export const gather = async (
   db: Db,
   pool: Pool,
-  batch: { readonly id: number; readonly orders: readonly number[]; readonly version: number },
+  batch: {
+    readonly id: number;
+    readonly orders: readonly number[];
+    readonly version: number;
+    readonly units: ReturnType<typeof unitsOfBatch>;
+  },
+  caller: Caller,
 ): Promise<Gathered> => {
   const taken = await readTaken(db, batch.id);
   const lines = (await db('batch_lines').where({ batch_id: batch.id }).select('pieces', 'state')) as {
@@ -86,7 +94,14 @@ export const gather = async (
   const sticks: SawPart[] = [];
   const sheets: SawSheetPart[] = [];
   let waiting = 0;
-  for (const order of batch.orders) {
+  // What was held or cancelled since is not cut.
+  const alive = (await db('orders')
+    .whereIn('id', [...batch.orders])
+    .whereNull('held_at')
+    .whereNull('cancelled_at')
+    .whereNull('delivered_at')
+    .pluck('id')) as number[];
+  for (const order of batch.orders.filter((o) => alive.includes(o))) {
     const plan = await readPlanText(db, order);
     if (plan === undefined) continue;
     const rows = (await db('work_parts')
@@ -96,9 +111,11 @@ export const gather = async (
       .select('work_parts.part_id as part', 'work_parts.measured')) as { part: string; measured: number | null }[];
     const open = rows.filter((r) => {
       const ref = refOf({ order, part: r.part });
-      return !taken.has(ref) && (!begun || mine.has(ref));
+      const [from, to] = batch.units[order] ?? [1, Infinity];
+      const unit = Math.max(1, readUnitKey(r.part).unit);
+      return unit >= from && unit <= to && !taken.has(ref) && (!begun || mine.has(ref));
     });
-    const found = await pool.run('sawParts', { order, plan, open }, { for: 'job' });
+    const found = await pool.run('sawParts', { order, plan, open }, { for: caller });
     sticks.push(...found.sticks);
     sheets.push(...found.sheets);
     waiting += found.waiting;

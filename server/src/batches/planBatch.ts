@@ -6,11 +6,13 @@ import type { Db } from '../database/connect.ts';
 import { transact } from '../database/transact.ts';
 import { Settings } from '../settings/settings.service.ts';
 import { Pool } from '../work/pool.ts';
+import type { Caller } from '../work/pool.ts';
 import { gather } from './gather.ts';
 import type { Gathered } from './gather.ts';
 import { keepPlan } from './keepPlan.ts';
 import type { DraftPlan } from './keepPlan.ts';
 import type { BatchFigures } from './batches.answers.ts';
+import { unitsOfBatch } from './readBatch.ts';
 import type { BatchRecord } from './readBatch.ts';
 
 /** Times that a batch is planned anew because the rack has changed meanwhile. */
@@ -25,6 +27,9 @@ export interface Planning {
   readonly say?: (part: number, note: string) => void;
 }
 
+/** Whose turn it is: a job's, or somebody's who waits at the saw. */
+const callerOf = (signal: AbortSignal | undefined): Caller => (signal ? 'job' : 'person');
+
 /** Plans what is still open of a batch, and keeps it. */
 @Injectable()
 export class BatchPlanner {
@@ -37,7 +42,7 @@ export class BatchPlanner {
   private async draft(from: Gathered, { effort, signal, say }: Planning): Promise<DraftPlan> {
     const { saw, items } = await this.settings.rules();
     const lumber = [...new Set(from.sticks.map((p) => p.item))].sort();
-    const options = { for: 'job' as const, ...(signal ? { signal } : {}) };
+    const options = { for: callerOf(signal), ...(signal ? { signal } : {}) };
     const found: SawSticks[] = [];
     for (const [i, item] of lumber.entries()) {
       signal?.throwIfAborted();
@@ -65,11 +70,17 @@ export class BatchPlanner {
     for (let k = 0; k < TRIES; k++) {
       const row = (await this.db('batches').where({ id }).first()) as BatchRecord | undefined;
       if (!row || row.state === 'dropped' || row.state === 'done') return false;
-      const from = await gather(this.db, this.pool, {
-        id,
-        orders: readJson<number[]>(row.orders),
-        version: row.version,
-      });
+      const from = await gather(
+        this.db,
+        this.pool,
+        {
+          id,
+          orders: readJson<number[]>(row.orders),
+          version: row.version,
+          units: unitsOfBatch(row),
+        },
+        callerOf(planning.signal),
+      );
       const plan = await this.draft(from, planning);
       const { saw } = await this.settings.rules();
       if (await transact(this.db, (trx) => keepPlan(trx, id, row.version, plan, saw.firewood))) return true;

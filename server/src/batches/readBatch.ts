@@ -10,11 +10,16 @@ export interface BatchRecord {
   readonly title: string;
   readonly state: BatchSummary['state'];
   readonly orders: unknown;
+  readonly units: unknown;
   readonly figures: unknown;
   readonly made_by: string;
   readonly made_at: string;
   readonly version: number;
 }
+
+/** Which units of its orders a batch cuts, by order; all of those that are not named. */
+export const unitsOfBatch = (row: Pick<BatchRecord, 'units'>): Readonly<Record<number, readonly [number, number]>> =>
+  row.units === null ? {} : readJson<Record<number, [number, number]>>(row.units);
 
 /** Lines of a batch, in the order in which they are cut. */
 export const readLines = async (db: Db, batch: number): Promise<BatchLine[]> => {
@@ -51,7 +56,10 @@ const summaryOf = (
   id: row.id,
   title: row.title,
   state: row.state,
-  orders: readJson<number[]>(row.orders).map((id) => ({ id, title: titles.get(id) ?? '' })),
+  orders: readJson<number[]>(row.orders).map((id) => {
+    const units = unitsOfBatch(row)[id];
+    return { id, title: titles.get(id) ?? '', ...(units ? { units } : {}) };
+  }),
   figures: row.figures === null ? null : readJson<BatchFigures>(row.figures),
   lines: lines.n,
   linesCut: lines.cut,

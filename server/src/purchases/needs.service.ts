@@ -13,6 +13,7 @@ import type { Db } from '../database/connect.ts';
 import { Items } from '../items/items.service.ts';
 import type { ItemLine } from '../items/items.answers.ts';
 import { Orders } from '../orders/orders.service.ts';
+import { plainSize } from '../rack/ledger.ts';
 import { Settings } from '../settings/settings.service.ts';
 import { Pool } from '../work/pool.ts';
 import { priceOf } from './priceOf.ts';
@@ -145,8 +146,7 @@ export class Needs {
       const order = [...of].sort((a, b) => (by.get(a) ?? '').localeCompare(by.get(b) ?? ''))[0] ?? 0;
       wanted.push({
         item: line.item,
-        length: line.length,
-        width,
+        ...plainSize({ item: line.item, length: line.length, width }),
         quantity: 1,
         order,
         by: by.get(order) ?? '',

@@ -245,6 +245,30 @@ describe('a purchase order', () => {
     await judgeLedger(app.db);
   });
 
+  it('brings whole sheets to the line that they lie in, however they are written', async () => {
+    const sheets = async (): Promise<RackLine[]> =>
+      ((await office.get('/api/rack')).body as RackLine[]).filter((l) => l.item === 'ply-1/2' && l.mark === '');
+    const before = await sheets();
+    const made = (
+      await office
+        .post('/api/purchases')
+        .send({
+          supplierId: 'millrace-timber',
+          lines: [{ item: 'ply-1/2', length: 96, width: 48, quantity: 3, each: 3450 }],
+        })
+        .expect(201)
+    ).body as Purchase;
+    const sent = (await office.post(`/api/purchases/${made.id}/send`).send({ version: made.version }).expect(200))
+      .body as Purchase;
+    await shop
+      .post(`/api/purchases/${made.id}/receive`)
+      .send({ version: sent.version, lines: [{ id: sent.list[0]?.id, quantity: 3 }] })
+      .expect(200);
+    const after = await sheets();
+    expect(after).toHaveLength(before.length);
+    expect(after[0]?.quantity).toBe((before[0]?.quantity ?? 0) + 3);
+  });
+
   it('is printed, and written as a table', async () => {
     const [first] = (await office.get('/api/purchases').expect(200)).body as PurchaseSummary[];
     const pdf = await office.get(`/api/purchases/${first?.id}/order.pdf`).expect(200);

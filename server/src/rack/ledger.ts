@@ -27,6 +27,17 @@ export interface Movement {
 export const nameStock = (s: StockKey): string =>
   `${findItem(s.item).name}${s.length === null ? '' : `, ${printLength(s.length)}`}${s.mark ? `, ${s.mark}` : ''}`;
 
+/** The size of a line: a whole sheet has none of its own, however it was written. */
+export const plainSize = (
+  key: Pick<StockKey, 'item' | 'length' | 'width'>,
+): { length: number | null; width: number | null } => {
+  const { item, length, width = null } = key;
+  const sheet = findItem(item);
+  const whole =
+    sheet.kind === 'sheet' && (length ?? sheet.length) === sheet.length && (width ?? sheet.width) === sheet.width;
+  return whole ? { length: null, width: null } : { length, width };
+};
+
 /** Lengths that are the same to the last 1/64. */
 const same = (trx: Db, column: string, value: number | null | undefined) =>
   value === null || value === undefined
@@ -35,7 +46,8 @@ const same = (trx: Db, column: string, value: number | null | undefined) =>
 
 /** The line of some wood, made where there is none yet. Unmarked wood of a length is one line wherever it lies, unless a place is named. */
 export const findLine = async (trx: Db, key: StockKey): Promise<number> => {
-  const { item, length, width = null, place, mark = '' } = key;
+  const { item, place, mark = '' } = key;
+  const { length, width } = plainSize(key);
   const row = (await trx('stock')
     .where({ item, mark })
     .where(same(trx, 'length', length))

@@ -501,6 +501,8 @@ export interface components {
     readonly NewBatchDto: {
       readonly title: string;
       readonly orders: readonly number[];
+      /** @description Which units of an order of several; all of them where left out. */
+      readonly units?: readonly components['schemas']['UnitsDto'][];
     };
     readonly BatchVersionDto: {
       /** @description The version that the change was made on, 0 where there was none. */
@@ -590,9 +592,11 @@ export interface components {
       readonly id: number;
       readonly title: string;
       readonly state: components['schemas']['BatchState'];
+      /** @description `units`: the first and the last of an order's units, where not all of them are in it. */
       readonly orders: readonly {
         readonly id: number;
         readonly title: string;
+        readonly units?: readonly number[];
       }[];
       readonly figures: components['schemas']['BatchFigures'] | null;
       readonly lines: number;
@@ -694,9 +698,11 @@ export interface components {
       readonly id: number;
       readonly title: string;
       readonly state: components['schemas']['BatchState'];
+      /** @description `units`: the first and the last of an order's units, where not all of them are in it. */
       readonly orders: readonly {
         readonly id: number;
         readonly title: string;
+        readonly units?: readonly number[];
       }[];
       readonly figures: components['schemas']['BatchFigures'] | null;
       readonly lines: number;
@@ -1713,6 +1719,8 @@ export interface components {
       readonly customer: string;
       readonly wantedBy: string;
       readonly open: number;
+      /** @description Units that are followed one by one; 1 where it is one. */
+      readonly units: number;
       readonly inBatches: number;
       /** @description The day that the crew plan has its cutting on. */
       readonly day: string | null;

@@ -38,6 +38,8 @@ export const up = async (db: Knex): Promise<void> => {
       t.string('title', 80).notNullable();
       t.enum('state', ['planning', 'planned', 'cutting', 'done', 'dropped']).notNullable().defaultTo('planning');
       t.json('orders').notNullable();
+      // Of orders of several units, which of them: `{ORDER: [first, last]}`.
+      t.json('units').nullable();
       t.json('figures').nullable();
       t.string('made_by', 80).notNullable();
       t.timestamp('made_at').notNullable().defaultTo(db.fn.now());

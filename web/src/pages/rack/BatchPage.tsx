@@ -168,6 +168,7 @@ export const BatchPage = () => {
                 <Link to={`/orders/${o.id}`}>
                   {o.id} {o.title}
                 </Link>
+                {o.units && ` units ${o.units[0]} to ${o.units[1]}`}
               </span>
             ))}
           </Soft>

@@ -32,6 +32,7 @@ export const Batches = () => {
   const { data: batches, error: noBatches } = useSWR<BatchSummary[], Error>('/batches', { refreshInterval: 4000 });
   const [chosen, setChosen] = useState<ReadonlySet<number>>(new Set());
   const [title, setTitle] = useState('');
+  const [units, setUnits] = useState<Readonly<Record<number, readonly [string, string]>>>({});
   const [busy, setBusy] = useState(false);
   if (error && !orders) throw error;
   if (noBatches && !batches) throw noBatches;
@@ -46,12 +47,22 @@ export const Batches = () => {
       else next.delete(id);
     setChosen(next);
   };
+  // Units that are named for orders of several; nothing where all of one are cut.
+  const some = free.flatMap((o) => {
+    const [from = '1', to = String(o.units)] = units[o.orderId] ?? [];
+    const named = { order: o.orderId, from: Number(from) || 1, to: Number(to) || o.units };
+    return chosen.has(o.orderId) && o.units > 1 && (named.from > 1 || named.to < o.units) ? [named] : [];
+  });
   const plan = async (): Promise<void> => {
     setBusy(true);
     try {
       const made = await api<BatchData>('/batches', {
         method: 'POST',
-        body: { title: title.trim() || `Batch of ${chosen.size}`, orders: [...chosen] },
+        body: {
+          title: title.trim() || `Batch of ${chosen.size}`,
+          orders: [...chosen],
+          ...(some.length > 0 ? { units: some } : {}),
+        },
       });
       tell('It is being planned; there is a first plan to saw by in a moment.');
       await go(`/rack/saw/${made.id}`);
@@ -117,7 +128,30 @@ export const Batches = () => {
                       {o.orderId} {o.title}
                     </Link>
                   </td>
-                  <td data-label="Customer">{o.customer}</td>
+                  <td data-label="Customer">
+                    {o.customer}
+                    {o.units > 1 && chosen.has(o.orderId) && (
+                      <Box display="flex" gap={2} alignItems="center" mt={1}>
+                        <Soft>units</Soft>
+                        {([0, 1] as const).map((k) => (
+                          <Input
+                            key={k}
+                            width="52px"
+                            inputMode="numeric"
+                            textAlign="right"
+                            aria-label={`${k === 0 ? 'First' : 'Last'} unit of order ${o.orderId}`}
+                            value={units[o.orderId]?.[k] ?? (k === 0 ? '1' : String(o.units))}
+                            onChange={(e) => {
+                              const now = units[o.orderId] ?? ['1', String(o.units)];
+                              const text = e.target.value.replace(/\D/g, '').slice(0, 2);
+                              setUnits({ ...units, [o.orderId]: k === 0 ? [text, now[1]] : [now[0], text] });
+                            }}
+                          />
+                        ))}
+                        <Soft>of {o.units}</Soft>
+                      </Box>
+                    )}
+                  </td>
                   <td className="num" data-label="Pieces">
                     {o.open - o.inBatches}
                     {o.inBatches > 0 && <Soft> of {o.open}</Soft>}
