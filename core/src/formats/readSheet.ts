@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { parseLength } from '../measure/index.ts';
-import { STOCK } from '../stock/index.ts';
+import { sizesOfItem, STOCK } from '../stock/index.ts';
 
 /** What is wrong with a row of a file, counted as a spreadsheet counts it: the heading is row 1. */
 export interface RowFault {
@@ -87,19 +87,10 @@ export interface PriceLine {
   readonly cost: number;
 }
 
-/** Sizes that an item is sold in, as a price list names them. */
+/** Sizes that the trade sells an item in, as a price list names them. */
 export const sizesOf = (key: string): readonly string[] => {
   const item = STOCK.find((i) => i.key === key);
-  switch (item?.kind) {
-    case 'lumber':
-      return item.lengths.map((l) => String(l.length));
-    case 'roofing':
-      return item.bundle ? ['bundle'] : item.lengths.map((l) => String(l.length));
-    case 'mesh':
-      return item.rolls.map((r) => `${r.width}x${r.length}`);
-    default:
-      return [''];
-  }
+  return item ? sizesOfItem(item).map((s) => s.size) : [''];
 };
 
 /** Dearest that one thing is, cents. */

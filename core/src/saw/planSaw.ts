@@ -157,6 +157,11 @@ export const planSaw = (
       effort,
     ),
   );
+  return joinSticks(plans);
+};
+
+/** Plans of several items as one: one after the other at the saw, their stacks counted on. */
+export const joinSticks = (plans: readonly SawSticks[]): SawSticks => {
   let before = 0;
   return {
     sticks: plans.flatMap((p) => {

@@ -4,3 +4,4 @@ export * from './hardware.ts';
 export * from './bought.ts';
 export * from './catalogue.ts';
 export * from './readItemChanges.ts';
+export * from './sizes.ts';

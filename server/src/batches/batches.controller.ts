@@ -6,7 +6,6 @@ import { Answers } from '../common/answer.ts';
 import { IdPipe } from '../common/inputs.ts';
 import { EVERYONE, Me, Roles } from '../common/roles.ts';
 import { Heavy } from '../common/turns.ts';
-import { Jobs } from '../jobs/jobs.service.ts';
 import { BatchVersionDto, CutDto, NewBatchDto, ShortDto, UndoCutDto } from './batches.dto.ts';
 import { Batches } from './batches.service.ts';
 import { Cutting } from './cutting.service.ts';
@@ -17,7 +16,6 @@ export class BatchesController {
   constructor(
     @Inject(Batches) private readonly batches: Batches,
     @Inject(Cutting) private readonly cutting: Cutting,
-    @Inject(Jobs) private readonly jobs: Jobs,
   ) {}
 
   @Get()
@@ -44,16 +42,8 @@ export class BatchesController {
   @Post()
   @Roles('office', 'shop')
   @Answers('Batch', { status: 201 })
-  async create(@Body() body: NewBatchDto, @Me() me: User) {
-    const id = await this.batches.create(body, me);
-    try {
-      await this.jobs.ask('batch', me, id);
-    } catch (error) {
-      // Too much is being planned for them already: nothing of it stays.
-      await this.batches.drop(id, 1, me);
-      throw error;
-    }
-    return this.batches.show(id);
+  create(@Body() body: NewBatchDto, @Me() me: User) {
+    return this.batches.create(body, me);
   }
 
   @Get(':id')

@@ -1,12 +1,13 @@
 import { BadRequestException, ConflictException, Inject, Injectable } from '@nestjs/common';
 import type { UnitChoice, User } from '../auth/auth.answers.ts';
-import { readBusiness } from '../business/readBusiness.ts';
+import { readPaper } from '../documents/readPaper.ts';
 import { readPlanText } from '../bench/workPlans.ts';
 import { noteDeed } from '../database/audit.ts';
 import { DB, readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import { transact } from '../database/transact.ts';
 import { staleOf } from '../database/updateVersioned.ts';
+import { Jobs } from '../jobs/jobs.service.ts';
 import { Settings } from '../settings/settings.service.ts';
 import { Pool } from '../work/pool.ts';
 import type { Batch, BatchPiece, BatchSummary, ToCut, WaitLine } from './batches.answers.ts';
@@ -23,6 +24,7 @@ export class Batches {
     @Inject(BatchPlanner) private readonly planner: BatchPlanner,
     @Inject(Settings) private readonly settings: Settings,
     @Inject(Pool) private readonly pool: Pool,
+    @Inject(Jobs) private readonly jobs: Jobs,
   ) {}
 
   list(): Promise<BatchSummary[]> {
@@ -124,8 +126,19 @@ export class Batches {
     return [...out.values()];
   }
 
-  /** Writes a batch down, to be planned by a job; gives its number. */
-  create(body: NewBatchDto, me: User): Promise<number> {
+  /** Writes a batch down and asks for its plan; nothing of it stays where enough is being planned for that person already. */
+  async create(body: NewBatchDto, me: User): Promise<Batch> {
+    const id = await this.write(body, me);
+    try {
+      await this.jobs.ask('batch', me, id);
+    } catch (error) {
+      await this.drop(id, 1, me);
+      throw error;
+    }
+    return this.show(id);
+  }
+
+  private write(body: NewBatchDto, me: User): Promise<number> {
     return transact(this.db, async (trx) => {
       const there = (await trx('work_orders')
         .join('orders', 'orders.id', 'work_orders.order_id')
@@ -182,21 +195,13 @@ export class Batches {
 
   /** The batch on paper, in the reader's units. */
   async paper(id: number, units: UnitChoice | null): Promise<Buffer> {
-    const [batch, rules, { business }] = await Promise.all([
-      this.show(id),
-      this.settings.rules(),
-      readBusiness(this.db),
-    ]);
-    return Buffer.from(await this.pool.run('batchPdf', { batch, paper: { units: units ?? rules.units, business } }));
+    const [batch, paper] = await Promise.all([this.show(id), readPaper(this.db, this.settings, units)]);
+    return Buffer.from(await this.pool.run('batchPdf', { batch, paper }));
   }
 
   /** Stickers for its pieces, each with a code that opens the piece at the bench. */
   async labels(id: number, units: UnitChoice | null, origin: string): Promise<Buffer> {
-    const [batch, rules, { business }] = await Promise.all([
-      this.show(id),
-      this.settings.rules(),
-      readBusiness(this.db),
-    ]);
+    const [batch, paper] = await Promise.all([this.show(id), readPaper(this.db, this.settings, units)]);
     const orders = await Promise.all(
       batch.orders.map(async ({ id: order }) => ({
         order,
@@ -212,7 +217,7 @@ export class Batches {
         batch,
         orders: orders.filter((o) => o.plan !== ''),
         origin,
-        paper: { units: units ?? rules.units, business },
+        paper,
       }),
     );
   }

@@ -3,6 +3,7 @@ import type { RackStock, SawPart, SawSheetPart } from '@rubbet/core/saw';
 import { readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import { readPlanText } from '../bench/workPlans.ts';
+import { reservedByLine } from '../rack/ledger.ts';
 import type { Caller, Pool } from '../work/pool.ts';
 import type { BatchPiece } from './batches.answers.ts';
 import type { unitsOfBatch } from './readBatch.ts';
@@ -13,16 +14,7 @@ export const refOf = (p: { readonly order: number; readonly part: string }): str
 /** What of the rack nobody else has spoken for, the oldest first. */
 export const readFreeRack = async (db: Db, batch: number): Promise<RackStock[]> => {
   const rows = (await db('stock')
-    .leftJoin(
-      db('reservations')
-        .whereNot({ batch_id: batch })
-        .groupBy('stock_id')
-        .select('stock_id')
-        .sum({ n: 'quantity' })
-        .as('kept'),
-      'kept.stock_id',
-      'stock.id',
-    )
+    .leftJoin(reservedByLine(db, batch), 'kept.stock_id', 'stock.id')
     .where('stock.quantity', '>', 0)
     .orderBy('stock.since')
     .orderBy('stock.id')

@@ -13,30 +13,34 @@ export interface DraftPlan {
 
 const json = (v: unknown): string => JSON.stringify(v);
 
+/** Pieces of a stick as a batch keeps them. */
+export const stickPieces = (s: SawStick): BatchPiece[] =>
+  s.cuts.map((c) => ({
+    length: c.length,
+    parts: c.parts.map(({ item: _, ...p }) => p),
+    ...(c.strip === undefined ? {} : { strip: c.strip }),
+    state: 'open',
+  }));
+
+/** Pieces of a sheet as a batch keeps them. */
+export const sheetPieces = (s: SawSheet): BatchPiece[] =>
+  s.pieces.map(({ part: { item: _, ...part }, ...put }) => ({ ...put, parts: [part], state: 'open' }));
+
 /** The lines of a plan in the order of the saw: sticks, then sheets. */
 const linesOf = (plan: DraftPlan, firewood: number) => {
   const last = Math.max(-1, ...plan.sticks.map((s) => s.stack));
-  const sticks = plan.sticks.map((s) => {
-    const pieces = s.cuts.map((c): BatchPiece => ({
-      length: c.length,
-      parts: c.parts.map(({ item: _, ...p }) => p),
-      ...(c.strip === undefined ? {} : { strip: c.strip }),
-      state: 'open',
-    }));
-    const rests: BatchRest[] = s.left >= firewood ? [{ length: s.left }] : [];
-    return {
-      kind: 'stick',
-      item: s.item,
-      length: s.length,
-      width: null,
-      cost: s.cost,
-      stock_id: s.stock,
-      stack: s.stack,
-      pieces: json(pieces),
-      cuts: null,
-      rests: json(rests),
-    };
-  });
+  const sticks = plan.sticks.map((s) => ({
+    kind: 'stick',
+    item: s.item,
+    length: s.length,
+    width: null,
+    cost: s.cost,
+    stock_id: s.stock,
+    stack: s.stack,
+    pieces: json(stickPieces(s)),
+    cuts: null,
+    rests: json((s.left >= firewood ? [{ length: s.left }] : []) satisfies BatchRest[]),
+  }));
   const sheets = plan.sheets.map((s) => ({
     kind: 'sheet',
     item: s.item,
@@ -45,9 +49,7 @@ const linesOf = (plan: DraftPlan, firewood: number) => {
     cost: s.cost,
     stock_id: s.stock,
     stack: last + 1 + s.stack,
-    pieces: json(
-      s.pieces.map(({ part: { item: _, ...part }, ...put }): BatchPiece => ({ ...put, parts: [part], state: 'open' })),
-    ),
+    pieces: json(sheetPieces(s)),
     cuts: json(s.cuts),
     rests: json(s.rests),
   }));

@@ -1,25 +1,23 @@
 import { describeCuts } from '@rubbet/core/formats';
-import { unitsOf } from '@rubbet/core/order';
-import type { WorkPlan } from '@rubbet/core/order';
 import type { SawPart, SawSheetPart } from '@rubbet/core/saw';
 import { findItem } from '@rubbet/core/stock';
 import { repeatParts } from '@rubbet/core/unit';
+import type { Build } from '@rubbet/core/unit';
 
 /** What the saw cuts of some open parts of an order. What is measured in place is cut at the length that was found, and waits until it is. */
 export const listSawParts = (
   order: number,
-  plan: Pick<WorkPlan, 'build' | 'quantity' | 'batch'>,
+  { build, units }: { readonly build: Build; readonly units: number },
   open: readonly { readonly part: string; readonly measured: number | null }[],
   /** For buying, what is measured in place counts with the length that it is drawn with. */
   drawn = false,
 ): { readonly sticks: SawPart[]; readonly sheets: SawSheetPart[]; readonly waiting: number } => {
   const wanted = new Map(open.map((o) => [o.part, o.measured]));
-  const panels = new Map(plan.build.assemblies.map((a) => [a.id, a.name]));
-  const units = unitsOf(plan);
+  const panels = new Map(build.assemblies.map((a) => [a.id, a.name]));
   const sticks: SawPart[] = [];
   const sheets: SawSheetPart[] = [];
   let waiting = 0;
-  for (const p of repeatParts(plan.build.parts, units)) {
+  for (const p of repeatParts(build.parts, units)) {
     if (!wanted.has(p.id)) continue;
     const kind = findItem(p.item).kind;
     if (kind !== 'lumber' && kind !== 'sheet') continue;

@@ -1,5 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { findItem } from '@rubbet/core/stock';
+import { joinSticks } from '@rubbet/core/saw';
 import type { SawSheets, SawSticks } from '@rubbet/core/saw';
 import { DB, readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
@@ -99,12 +100,7 @@ const join = (
   sheets: SawSheets,
   more: { readonly pieces: number; readonly waiting: number; readonly apart: number },
 ): DraftPlan => {
-  let before = 0;
-  const sticks = found.flatMap((f) => {
-    const mine = f.sticks.map((s) => ({ ...s, stack: s.stack + before }));
-    before = 1 + Math.max(before - 1, ...mine.map((s) => s.stack));
-    return mine;
-  });
+  const { sticks, ...sawn } = joinSticks(found);
   const buy = new Map<string, { item: string; length: number; width: number | null; count: number; cost: number }>();
   for (const s of [...sticks.map((x) => ({ ...x, width: null })), ...sheets.sheets]) {
     if (s.stock !== null) continue;
@@ -118,19 +114,18 @@ const join = (
       cost: (was?.cost ?? 0) + s.cost,
     });
   }
-  const sum = (f: (s: SawSticks) => number): number => found.reduce((n, s) => n + f(s), 0);
   const figures: BatchFigures = {
     pieces: more.pieces,
     sticks: sticks.length,
     sheets: sheets.sheets.length,
-    cost: sum((s) => s.cost) + sheets.cost,
-    costBound: sum((s) => s.bound) + sheets.bound,
-    proved: found.every((f) => f.proved) && sheets.proved,
-    moves: sum((s) => s.moves),
+    cost: sawn.cost + sheets.cost,
+    costBound: sawn.bound + sheets.bound,
+    proved: sawn.proved && sheets.proved,
+    moves: sawn.moves,
     costApart: more.apart,
     waiting: more.waiting,
     buy: [...buy.values()],
-    unplaced: [...found.flatMap((f) => f.unplaced), ...sheets.unplaced].map(({ part, why }) => ({
+    unplaced: [...sawn.unplaced, ...sheets.unplaced].map(({ part, why }) => ({
       order: part.order,
       mark: part.mark,
       why,

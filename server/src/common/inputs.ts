@@ -5,6 +5,7 @@ import {
   IsArray,
   IsIn,
   IsInt,
+  IsNumber,
   IsString,
   Matches,
   Max,
@@ -43,6 +44,20 @@ export const Whole = (name: string, least: number, most: number, unit = ''): Pro
     Min(least, { message: `${name} must be ${least}${unit ? ` ${unit}` : ''} or more` }),
     Max(most, { message: `${name} must be ${most}${unit ? ` ${unit}` : ''} or ${unit ? 'less' : 'fewer'}` }),
   );
+
+/** Longest thing that the rack holds or the yard sells, inches: a roll. */
+const LONGEST = 6000;
+
+/** A length in inches that may be left out. */
+export const OptionalInches =
+  (name: string): PropertyDecorator =>
+  (target, key) => {
+    ApiPropertyOptional({ description: 'inches' })(target, key);
+    Optional()(target, key);
+    IsNumber({ allowNaN: false, allowInfinity: false }, { message: `${name} must be a number of inches` })(target, key);
+    Min(1, { message: `${name} must be 1 inch or more` })(target, key);
+    Max(LONGEST, { message: `${name} must be ${LONGEST} inches or less` })(target, key);
+  };
 
 /** The id of a record. */
 export const Id = (message: string): PropertyDecorator =>

@@ -3,6 +3,7 @@ import { findSheetSources, findStickSources, planSaw, planSawSheets, ripTogether
 import { repeatParts } from '@rubbet/core/unit';
 import { findPlan } from '../bench/workPlans.ts';
 import type { BatchPiece, BatchRest } from '../batches/batches.answers.ts';
+import { sheetPieces, stickPieces } from '../batches/keepPlan.ts';
 import { listSawParts } from '../batches/listSawParts.ts';
 import type { Db } from '../database/connect.ts';
 
@@ -16,8 +17,9 @@ export const loadHistory = async (trx: Db, orders: readonly number[], by: string
   for (const [k, order] of orders.entries()) {
     const plan = await findPlan(trx, order);
     if (!plan) continue;
-    const open = repeatParts(plan.build.parts, unitsOf(plan)).map((p) => ({ part: p.id, measured: null }));
-    const parts = listSawParts(order, plan, open, true);
+    const units = unitsOf(plan);
+    const open = repeatParts(plan.build.parts, units).map((p) => ({ part: p.id, measured: null }));
+    const parts = listSawParts(order, { build: plan.build, units }, open, true);
     const sticks = planSaw(ripTogether(parts.sticks, SAW_RULES.kerf), findStickSources([]), SAW_RULES, 'quick');
     const sheets = planSawSheets(parts.sheets, findSheetSources([]), { kerf: SAW_RULES.kerf, saw: SAW_RULES.sheets });
     const at = trx.raw('DATE_SUB(UTC_TIMESTAMP(), INTERVAL ? DAY)', [16 + 19 * k]);
@@ -43,7 +45,8 @@ export const loadHistory = async (trx: Db, orders: readonly number[], by: string
       done_at: at,
       version: 2,
     })) as [number];
-    const state = (): 'cut' | 'spoiled' => (++pieces % SPOILED === 0 ? 'spoiled' : 'cut');
+    const ended = (list: readonly BatchPiece[]): BatchPiece[] =>
+      list.map((p) => ({ ...p, state: ++pieces % SPOILED === 0 ? 'spoiled' : 'cut' }));
     const lines = [
       ...sticks.sticks.map((s) => ({
         kind: 'stick',
@@ -52,11 +55,7 @@ export const loadHistory = async (trx: Db, orders: readonly number[], by: string
         width: null,
         cost: s.cost,
         cuts: null,
-        pieces: s.cuts.map((c): BatchPiece => ({
-          length: c.length,
-          parts: c.parts.map(({ item: _, ...p }) => p),
-          state: state(),
-        })),
+        pieces: ended(stickPieces(s)),
         rests: (s.left >= SAW_RULES.longRest ? [{ length: s.left }] : []) as BatchRest[],
       })),
       ...sheets.sheets.map((s) => ({
@@ -66,11 +65,7 @@ export const loadHistory = async (trx: Db, orders: readonly number[], by: string
         width: s.width,
         cost: s.cost,
         cuts: json(s.cuts),
-        pieces: s.pieces.map(({ part: { item: _, ...part }, ...put }): BatchPiece => ({
-          ...put,
-          parts: [part],
-          state: state(),
-        })),
+        pieces: ended(sheetPieces(s)),
         rests: [] as BatchRest[],
       })),
     ];

@@ -1,10 +1,8 @@
 import { LEAST, PRICES_BEHIND, PURCHASES, RACK, SUPPLIER_OF, SUPPLIERS, USERS, WEEKS_BEHIND } from '@rubbet/demo';
-import { STOCK } from '@rubbet/core/stock';
+import { priceOf, sizesOfItem, STOCK } from '@rubbet/core/stock';
 import { addDays } from '@rubbet/core/schedule';
 import { shopToday } from '../business/readBusiness.ts';
 import type { Db } from '../database/connect.ts';
-import { sizesOfItem } from '../items/sizes.ts';
-import { priceOf } from '../purchases/priceOf.ts';
 
 const OFFICE = USERS[0].name;
 const SHOP = USERS[1].name;

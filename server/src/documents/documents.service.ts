@@ -3,14 +3,14 @@ import type { WorkPlan } from '@rubbet/core/order';
 import type { UnitChoice } from '../auth/auth.answers.ts';
 import { Turns } from '../common/turns.ts';
 import { readPlanText, readWork } from '../bench/workPlans.ts';
-import { readBusiness } from '../business/readBusiness.ts';
 import { DB } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import { Orders } from '../orders/orders.service.ts';
 import { Settings } from '../settings/settings.service.ts';
 import { Pool } from '../work/pool.ts';
 import type { Caller } from '../work/pool.ts';
-import type { PaperFor, Say } from '../work/tasks.ts';
+import { readPaper } from './readPaper.ts';
+import type { Say } from '../work/tasks.ts';
 
 /** What papers are drawn from: a kept plan, or a computation of now. */
 export type MadeFrom = Pick<WorkPlan, 'build' | 'steps' | 'takeoff' | 'summary' | 'foundation' | 'brief' | 'method'> &
@@ -31,12 +31,6 @@ export class Documents {
     @Inject(Settings) private readonly settings: Settings,
     @Inject(Pool) private readonly pool: Pool,
   ) {}
-
-  /** Whose paper it is, and in whose units: the reader's where they have chosen, else the business's. */
-  private async paper(units?: UnitChoice | null): Promise<PaperFor> {
-    const [rules, { business }] = await Promise.all([this.settings.rules(), readBusiness(this.db)]);
-    return { units: units ?? rules.units, business };
-  }
 
   /** Makes a paper when its turn has come; customers' links stand in a line of their own. */
   private async inTurn<T>(caller: Caller, make: () => Promise<T>): Promise<T> {
@@ -63,7 +57,10 @@ export class Documents {
   ): Promise<Buffer> {
     return this.inTurn(caller, async () => {
       const order = await this.orders.find(id);
-      const [source, paper] = await Promise.all([this.orders.sourceOf(order), this.paper(units)]);
+      const [source, paper] = await Promise.all([
+        this.orders.sourceOf(order),
+        readPaper(this.db, this.settings, units),
+      ]);
       return Buffer.from(
         await this.pool.run(
           'workOrderPdf',
@@ -78,7 +75,7 @@ export class Documents {
   async siteSheet(id: number, caller: Caller = 'person'): Promise<Buffer> {
     return this.inTurn(caller, async () => {
       const order = await this.orders.find(id);
-      const [source, paper] = await Promise.all([this.orders.sourceOf(order), this.paper()]);
+      const [source, paper] = await Promise.all([this.orders.sourceOf(order), readPaper(this.db, this.settings)]);
       return Buffer.from(await this.pool.run('siteSheetPdf', { order, source, paper }, { for: caller }));
     });
   }
@@ -89,7 +86,7 @@ export class Documents {
       const work = await readWork(this.db, id);
       const [plan, paper, rows] = await Promise.all([
         readPlanText(this.db, id),
-        this.paper(units),
+        readPaper(this.db, this.settings, units),
         this.db('work_parts').where({ work_order_id: work.id }).orderBy('id').select('id', 'part_id as partId'),
       ]);
       return Buffer.from(await this.pool.run('labelsPdf', { order: id, plan: plan as string, rows, origin, paper }));

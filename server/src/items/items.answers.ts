@@ -1,5 +1,5 @@
 import type { RowFault } from '@rubbet/core/formats';
-import type { ItemKind } from '@rubbet/core/stock';
+import type { ItemKind, ItemSize } from '@rubbet/core/stock';
 
 /** Who wood and hardware are bought from. */
 export interface Supplier {
@@ -11,14 +11,6 @@ export interface Supplier {
   readonly note: string;
   readonly active: boolean;
   readonly version: number;
-}
-
-/** A size that an item is sold in: a length in inches, a roll as `WIDTHxLENGTH`, or empty. Cents. */
-export interface ItemSize {
-  readonly size: string;
-  readonly cost: number;
-  /** Whether it is planned with. */
-  readonly carried: boolean;
 }
 
 /** An item as the business has it. */

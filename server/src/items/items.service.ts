@@ -1,7 +1,7 @@
 import { BadRequestException, Inject, Injectable, NotFoundException } from '@nestjs/common';
 import { readPriceList } from '@rubbet/core/formats';
 import type { PriceLine } from '@rubbet/core/formats';
-import { findItem, ItemError, readItemChanges, STOCK, withItems } from '@rubbet/core/stock';
+import { changeOfSizes, findItem, ItemError, readItemChanges, sizesOfItem, STOCK, withItems } from '@rubbet/core/stock';
 import type { ItemChange, StockItem } from '@rubbet/core/stock';
 import type { User } from '../auth/auth.answers.ts';
 import { changesOf, noteDeed } from '../database/audit.ts';
@@ -12,7 +12,6 @@ import { transact } from '../database/transact.ts';
 import { staleOf } from '../database/updateVersioned.ts';
 import { Orders } from '../orders/orders.service.ts';
 import { readItems } from './readItems.ts';
-import { changeOfSizes, sizesOfItem } from './sizes.ts';
 import type { ItemLine, MarginLine, PriceEntry, PriceListAnswer } from './items.answers.ts';
 import type { ItemChangeDto } from './items.dto.ts';
 

@@ -3,12 +3,12 @@ import { makeShow } from '@rubbet/core/order';
 import { keptQuote, quoteOf } from '@rubbet/core/price';
 import type { QuoteTerms } from '@rubbet/core/price';
 import type { User } from '../auth/auth.answers.ts';
-import { readBusiness } from '../business/readBusiness.ts';
 import { noteDeed } from '../database/audit.ts';
 import { DB } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import { transact } from '../database/transact.ts';
 import { updateVersioned } from '../database/updateVersioned.ts';
+import { readPaper } from '../documents/readPaper.ts';
 import { Settings } from '../settings/settings.service.ts';
 import { takeForAct } from './life.ts';
 import { Orders } from './orders.service.ts';
@@ -50,15 +50,15 @@ export class Quotes {
   private async paper(order: Order): Promise<QuotePaper> {
     if (!order.revision)
       throw new BadRequestException({ code: 'no-spec', message: 'There is nothing to quote: build it first.' });
-    const [rules, { business }, { price, summary }] = await Promise.all([
+    const [rules, { units, business }, { price, summary }] = await Promise.all([
       this.settings.rules(),
-      readBusiness(this.db),
+      readPaper(this.db, this.settings),
       this.orders.figures(order),
     ]);
     return {
       order,
       business,
-      show: makeShow(rules.units, business.currency),
+      show: makeShow(units, business.currency),
       quote: order.accepted?.price
         ? keptQuote(order.accepted.price, order.terms)
         : quoteOf(price, order.terms, rules.price.tax),

@@ -1,5 +1,4 @@
 import type { WorkPlan } from '@rubbet/core/order';
-import { unitsOf } from '@rubbet/core/order';
 import type { There } from '@rubbet/core/saw';
 import type { MeshFace } from '@rubbet/core/cut';
 import { findItem, findRoofing } from '@rubbet/core/stock';
@@ -10,21 +9,14 @@ import { listSawParts } from '../batches/listSawParts.ts';
 /** What an order still takes: wood and sheets part by part, everything else by the count. */
 export const listToBuy = (
   order: number,
-  made: Pick<WorkPlan, 'build' | 'takeoff'> & Partial<Pick<WorkPlan, 'batch' | 'quantity'>>,
+  made: Pick<WorkPlan, 'build' | 'takeoff'>,
   quantity: number,
   cut: readonly string[],
 ) => {
-  // What is computed now is one unit; what is kept for several knows them all.
-  const plan = {
-    build: made.build,
-    quantity,
-    ...(made.batch || quantity === 1 ? {} : { batch: made.takeoff }),
-    ...(made.batch ? { batch: made.batch } : {}),
-  };
   const done = new Set(cut);
-  const parts = repeatParts(plan.build.parts, unitsOf(plan)).filter(hasCut);
+  const parts = repeatParts(made.build.parts, quantity).filter(hasCut);
   const open = parts.filter((p) => !done.has(p.id)).map((p) => ({ part: p.id, measured: null }));
-  const { sticks, sheets } = listSawParts(order, plan, open, true);
+  const { sticks, sheets } = listSawParts(order, { build: made.build, units: quantity }, open, true);
   // Faces of several orders share rolls: each is known by its order.
   const faces = parts
     .filter((p) => p.role === 'mesh' && !done.has(p.id))

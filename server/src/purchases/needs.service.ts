@@ -3,7 +3,7 @@ import { addDays } from '@rubbet/core/schedule';
 import { netNeeds } from '@rubbet/core/saw';
 import type { RackStock, SawPart, SawSheetPart, There, Wanted } from '@rubbet/core/saw';
 import type { MeshFace } from '@rubbet/core/cut';
-import { findItem, withItems } from '@rubbet/core/stock';
+import { findItem, priceOf, withItems } from '@rubbet/core/stock';
 import type { ItemChanges } from '@rubbet/core/stock';
 import { readPlanText } from '../bench/workPlans.ts';
 import { readFreeRack, readServed, refOf } from '../batches/gather.ts';
@@ -16,7 +16,6 @@ import { Orders } from '../orders/orders.service.ts';
 import { plainSize } from '../rack/ledger.ts';
 import { Settings } from '../settings/settings.service.ts';
 import { Pool } from '../work/pool.ts';
-import { priceOf } from './priceOf.ts';
 import type { NeedLine, NeedsAnswer } from './purchases.answers.ts';
 
 /** Most orders that are bought for at once. */

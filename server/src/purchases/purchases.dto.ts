@@ -1,25 +1,15 @@
 import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsNumber, Max, Min, ValidateNested } from 'class-validator';
-import { Id, IsDay, Optional, Text, Version, Whole } from '../common/inputs.ts';
-
-const Inches =
-  (name: string): PropertyDecorator =>
-  (target, key) => {
-    ApiPropertyOptional({ description: 'inches' })(target, key);
-    Optional()(target, key);
-    IsNumber({ allowNaN: false, allowInfinity: false }, { message: `${name} must be a number of inches` })(target, key);
-    Min(1, { message: `${name} must be 1 inch or more` })(target, key);
-    Max(6000, { message: `${name} must be 6000 inches or less` })(target, key);
-  };
+import { ArrayMaxSize, ArrayMinSize, IsArray, ValidateNested } from 'class-validator';
+import { Id, IsDay, Optional, OptionalInches, Text, Version, Whole } from '../common/inputs.ts';
 
 export class PurchaseLineDto {
   @ApiProperty()
   @Text('the item', 1, 40)
   item!: string;
 
-  @Inches('the length') length?: number;
-  @Inches('the width') width?: number;
+  @OptionalInches('the length') length?: number;
+  @OptionalInches('the width') width?: number;
 
   @ApiProperty()
   @Whole('how many', 1, 100_000)

@@ -4,7 +4,7 @@ import { makeShow } from '@rubbet/core/order';
 import { addDays } from '@rubbet/core/schedule';
 import { findItem, STOCK } from '@rubbet/core/stock';
 import type { User } from '../auth/auth.answers.ts';
-import { readBusiness, shopToday } from '../business/readBusiness.ts';
+import { shopToday } from '../business/readBusiness.ts';
 import { noteDeed } from '../database/audit.ts';
 import { DB } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
@@ -13,6 +13,7 @@ import { transact } from '../database/transact.ts';
 import { staleOf } from '../database/updateVersioned.ts';
 import { Suppliers } from '../items/suppliers.service.ts';
 import type { Supplier } from '../items/items.answers.ts';
+import { readPaper } from '../documents/readPaper.ts';
 import { findLine, moveStock } from '../rack/ledger.ts';
 import { Settings } from '../settings/settings.service.ts';
 import type { Availability, Purchase, PurchaseLine, PurchaseState, PurchaseSummary } from './purchases.answers.ts';
@@ -249,7 +250,7 @@ export class Purchases {
   }
 
   private async paper(db: Db = this.db) {
-    const [{ units }, { business }] = await Promise.all([this.settings.rules(db), readBusiness(db)]);
+    const { units, business } = await readPaper(db, this.settings);
     return { business, show: makeShow(units, business.currency) };
   }
 

@@ -74,6 +74,15 @@ export const addOffcut = async (trx: Db, key: Omit<StockKey, 'mark'>): Promise<{
   return { id, mark };
 };
 
+/** How much of each line batches have spoken for, all of them or all but one: to be joined as `kept`. */
+export const reservedByLine = (db: Db, but?: number) =>
+  db('reservations')
+    .where((q) => void (but !== undefined && q.whereNot({ batch_id: but })))
+    .groupBy('stock_id')
+    .select('stock_id')
+    .sum({ n: 'quantity' })
+    .as('kept');
+
 /**
  * Writes what comes or goes into the ledger, and keeps the sum beside the line. Whoever writes it holds the line until the end
  * of the transaction: two people never take the last one.

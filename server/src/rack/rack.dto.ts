@@ -1,30 +1,7 @@
 import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
 import { Type } from 'class-transformer';
-import {
-  ArrayMaxSize,
-  ArrayMinSize,
-  IsArray,
-  IsBoolean,
-  IsIn,
-  IsNumber,
-  Max,
-  Min,
-  ValidateNested,
-} from 'class-validator';
-import { Id, Optional, Text, Whole } from '../common/inputs.ts';
-
-/** Longest stick, sheet or roll that a rack holds, inches. */
-const LONGEST = 6000;
-
-const Inches =
-  (name: string): PropertyDecorator =>
-  (target, key) => {
-    ApiPropertyOptional({ description: 'inches' })(target, key);
-    Optional()(target, key);
-    IsNumber({ allowNaN: false, allowInfinity: false }, { message: `${name} must be a number of inches` })(target, key);
-    Min(1, { message: `${name} must be 1 inch or more` })(target, key);
-    Max(LONGEST, { message: `${name} must be ${LONGEST} inches or less` })(target, key);
-  };
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsBoolean, IsIn, ValidateNested } from 'class-validator';
+import { Id, Optional, OptionalInches, Text, Whole } from '../common/inputs.ts';
 
 export class CountLineDto {
   @ApiPropertyOptional({ description: 'The line that was counted; left out where it is new.' })
@@ -37,8 +14,8 @@ export class CountLineDto {
   @Text('the item', 1, 40)
   item?: string;
 
-  @Inches('the length') length?: number;
-  @Inches('the width') width?: number;
+  @OptionalInches('the length') length?: number;
+  @OptionalInches('the width') width?: number;
 
   @ApiPropertyOptional()
   @Optional()

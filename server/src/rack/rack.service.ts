@@ -7,7 +7,7 @@ import { DB } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import { lockShared } from '../database/locks.ts';
 import { transact } from '../database/transact.ts';
-import { findLine, moveStock } from './ledger.ts';
+import { findLine, moveStock, reservedByLine } from './ledger.ts';
 import type { CountAnswer, LedgerEntry, RackLine } from './rack.answers.ts';
 import type { CountLineDto, MoveDto } from './rack.dto.ts';
 
@@ -22,11 +22,7 @@ export class Rack {
   /** Each line with something on it, and how much of it batches have spoken for. */
   async lines(db: Db = this.db): Promise<RackLine[]> {
     const rows = (await db('stock')
-      .leftJoin(
-        db('reservations').groupBy('stock_id').select('stock_id').sum({ n: 'quantity' }).as('kept'),
-        'kept.stock_id',
-        'stock.id',
-      )
+      .leftJoin(reservedByLine(db), 'kept.stock_id', 'stock.id')
       .where('stock.quantity', '>', 0)
       .orderBy('stock.item')
       .orderBy('stock.length', 'desc')

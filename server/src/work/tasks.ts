@@ -290,7 +290,10 @@ export const TASKS = {
     readonly order: number;
     readonly plan: string;
     readonly open: readonly { readonly part: string; readonly measured: number | null }[];
-  }) => listSawParts(order, readPlan(plan), open),
+  }) => {
+    const read = readPlan(plan);
+    return listSawParts(order, { build: read.build, units: unitsOf(read) }, open);
+  },
   /** Rolls and roofing sheets for faces and slopes of many orders, from common rolls and sheets. */
   rollsFor: ({
     faces,

@@ -1081,13 +1081,8 @@ export interface components {
       readonly onRack: number;
       readonly version: number;
     };
-    /** @description A size that an item is sold in: a length in inches, a roll as `WIDTHxLENGTH`, or empty. Cents. */
-    readonly ItemSize: {
-      readonly size: string;
-      readonly cost: number;
-      /** @description Whether it is planned with. */
-      readonly carried: boolean;
-    };
+    /** @description A size that an item is sold in: a length in inches, a roll as `WIDTHxLENGTH`, `bundle`, or empty where there is one. Cents. */
+    readonly ItemSize: import('@rubbet/core/stock').ItemSize;
     /** @description Work that takes a while, as whoever asked for it sees it. */
     readonly Job: {
       readonly id: number;

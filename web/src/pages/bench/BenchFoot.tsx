@@ -1,27 +1,13 @@
-import { Box, chakra } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { groupParts } from '@rubbet/core/unit';
 import { useShow } from '../../data/useShow.tsx';
 import { Len } from '../../parts/Text.tsx';
+import { BigButton } from './BigButton.tsx';
 import { HoldButton } from './HoldButton.tsx';
 
 /** What stands open over the foot of the bench. */
 export type BenchPanel = 'none' | 'measure' | 'trouble';
 
-const Big = chakra('button', {
-  base: {
-    textAlign: 'center',
-    px: 3,
-    minH: '112px',
-    fontFamily: 'heading',
-    fontStretch: '86%',
-    fontWeight: 640,
-    fontSize: '22px',
-    bg: 'sheet',
-    borderRight: '1px solid',
-    borderColor: 'rule',
-    _disabled: { color: 'soft' },
-  },
-});
 /** The foot of the bench: what is wrong, what is measured, and the one big way forward. */
 export const BenchFoot = ({
   panel,
@@ -52,13 +38,13 @@ export const BenchFoot = ({
       borderTop="2px solid"
       borderColor="ink"
     >
-      <Big onClick={() => onPanel(panel === 'trouble' ? 'none' : 'trouble')} aria-expanded={panel === 'trouble'}>
+      <BigButton onClick={() => onPanel(panel === 'trouble' ? 'none' : 'trouble')} aria-expanded={panel === 'trouble'}>
         Something’s wrong
         <Box fontFamily="body" fontSize="15px" color="soft" fontWeight={400}>
           spoiled, short, stopped
         </Box>
-      </Big>
-      <Big
+      </BigButton>
+      <BigButton
         disabled={measured.length === 0}
         onClick={() => onPanel(panel === 'measure' ? 'none' : 'measure')}
         aria-expanded={panel === 'measure'}
@@ -78,20 +64,20 @@ export const BenchFoot = ({
             'all cut to length'
           )}
         </Box>
-      </Big>
+      </BigButton>
       {back ? (
-        <Big
+        <BigButton
           fontSize="26px"
           gridColumn={{ base: '1 / -1', md: 'auto' }}
           gridRow={{ base: 1, md: 'auto' }}
           onClick={back}
         >
           Back to the step
-        </Big>
+        </BigButton>
       ) : done ? (
         <HoldButton onHeld={() => onFinish('open')}>Done. Hold to undo it</HoldButton>
       ) : (
-        <Big
+        <BigButton
           bg="chalkfill"
           color="#fff"
           fontSize="30px"
@@ -106,7 +92,7 @@ export const BenchFoot = ({
           <Box fontFamily="body" fontSize="16px" fontWeight={400}>
             {next === undefined ? 'the last one' : `next: ${show.text(next)}`}
           </Box>
-        </Big>
+        </BigButton>
       )}
     </Box>
   );

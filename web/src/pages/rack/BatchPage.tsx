@@ -6,7 +6,7 @@ import { bundlesOf } from '@rubbet/core/saw';
 import { findItem } from '@rubbet/core/stock';
 import { api } from '../../data/api.ts';
 import { useMe } from '../../data/hooks.ts';
-import { isOffice } from '../../data/roles.ts';
+import { isInShop, isOffice } from '../../data/roles.ts';
 import type { BatchData, BatchLine, JobData } from '../../data/types.ts';
 import { useShow } from '../../data/useShow.tsx';
 import { useAsk } from '../../parts/Ask.tsx';
@@ -124,7 +124,7 @@ export const BatchPage = () => {
   if (error && !batch) throw error;
   if (!batch) return <Loading />;
   const office = isOffice(me);
-  const may = me?.roles.some((r) => r === 'office' || r === 'shop') ?? false;
+  const may = isInShop(me);
   const longest = Math.max(96, ...batch.list.filter((l) => l.kind === 'stick').map((l) => l.length));
   const open = batch.list.filter((l) => l.state === 'open');
   const done = batch.list.filter((l) => l.state === 'cut');

@@ -5,7 +5,7 @@ import useSWR from 'swr';
 import { api } from '../../data/api.ts';
 import { shortDay } from '../../data/days.ts';
 import { useMe } from '../../data/hooks.ts';
-import { isOffice } from '../../data/roles.ts';
+import { isInShop, isOffice } from '../../data/roles.ts';
 import type { BatchData, BatchSummary, ToCut } from '../../data/types.ts';
 import { useShow } from '../../data/useShow.tsx';
 import { Button, QuietButton } from '../../parts/Button.tsx';
@@ -37,7 +37,7 @@ export const Batches = () => {
   if (error && !orders) throw error;
   if (noBatches && !batches) throw noBatches;
   if (!orders || !batches) return <Loading />;
-  const may = me?.roles.some((r) => r === 'office' || r === 'shop') ?? false;
+  const may = isInShop(me);
   const free = orders.filter((o) => o.inBatches < o.open);
   const days = [...new Set(free.flatMap((o) => (o.day === null ? [] : [o.day])))].sort().slice(0, 4);
   const toggle = (ids: readonly number[], on: boolean): void => {

@@ -4,6 +4,7 @@ import useSWR from 'swr';
 import { findItem, STOCK } from '@rubbet/core/stock';
 import { api } from '../../data/api.ts';
 import { useMe } from '../../data/hooks.ts';
+import { isInShop } from '../../data/roles.ts';
 import type { CountData, RackLine } from '../../data/types.ts';
 import { useShow } from '../../data/useShow.tsx';
 import { Button, QuietButton } from '../../parts/Button.tsx';
@@ -90,8 +91,7 @@ export const CountPage = () => {
   const [busy, setBusy] = useState(false);
   if (error && !data) throw error;
   if (!data) return <Loading />;
-  if (!(me?.roles.some((r) => r === 'office' || r === 'shop') ?? false))
-    return <Empty>The rack is counted by the shop and the office.</Empty>;
+  if (!isInShop(me)) return <Empty>The rack is counted by the shop and the office.</Empty>;
   const places = [...new Set(data.map((l) => l.place))].sort((a, b) =>
     a.localeCompare(b, undefined, { numeric: true }),
   );

@@ -4,6 +4,7 @@ import useSWR from 'swr';
 import { findItem } from '@rubbet/core/stock';
 import { moment } from '../../data/days.ts';
 import { useMe } from '../../data/hooks.ts';
+import { isInShop } from '../../data/roles.ts';
 import type { LedgerEntry, RackLine } from '../../data/types.ts';
 import { useShow } from '../../data/useShow.tsx';
 import { QuietButton } from '../../parts/Button.tsx';
@@ -127,7 +128,7 @@ export const Rack = () => {
   if (!data) return <Loading />;
   const whole = data.filter((l) => l.mark === '');
   const offcuts = data.filter((l) => l.mark !== '');
-  const may = me?.roles.some((r) => r === 'office' || r === 'shop') ?? false;
+  const may = isInShop(me);
   return (
     <>
       {data.length === 0 && <Empty>The rack is empty.</Empty>}

@@ -1,4 +1,4 @@
-import { Box, chakra } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import { Link, Navigate, useParams } from 'react-router';
 import useSWR from 'swr';
@@ -14,26 +14,11 @@ import { LengthInput } from '../../parts/Fields.tsx';
 import { Empty, Loading } from '../../parts/Loading.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { Len, Soft } from '../../parts/Text.tsx';
+import { BigButton } from '../bench/BigButton.tsx';
 import { HoldButton } from '../bench/HoldButton.tsx';
 import { feetOf, sizeOf } from '../rack/sizes.ts';
 import { SheetMap, StickBar } from '../rack/StickBar.tsx';
 import { goesTo, nextStack, stopsOf } from './stacks.ts';
-
-const Big = chakra('button', {
-  base: {
-    textAlign: 'center',
-    px: 3,
-    minH: '104px',
-    fontFamily: 'heading',
-    fontStretch: '86%',
-    fontWeight: 640,
-    fontSize: '22px',
-    bg: 'sheet',
-    borderRight: '1px solid',
-    borderColor: 'rule',
-    _disabled: { color: 'soft' },
-  },
-});
 
 /** The stops of a stack: where the stop stands now, and where it goes next. */
 const Stops = ({ lines }: { readonly lines: readonly BatchLine[] }) => (
@@ -323,7 +308,7 @@ export const SawBatch = () => {
         borderTop="2px solid"
         borderColor="ink"
       >
-        <Big
+        <BigButton
           disabled={!first?.stock || busy}
           onClick={() => setPanel(panel === 'short' ? 'none' : 'short')}
           aria-expanded={panel === 'short'}
@@ -332,8 +317,8 @@ export const SawBatch = () => {
           <Box fontFamily="body" fontSize="15px" color="soft" fontWeight={400}>
             fewer than the book says
           </Box>
-        </Big>
-        <Big
+        </BigButton>
+        <BigButton
           disabled={lines.length !== 1 || first?.kind !== 'stick' || busy}
           onClick={() => setPanel(panel === 'left' ? 'none' : 'left')}
           aria-expanded={panel === 'left'}
@@ -342,7 +327,7 @@ export const SawBatch = () => {
           <Box fontFamily="body" fontSize="15px" color="soft" fontWeight={400}>
             {left === undefined ? 'measure what is left' : <Len inches={left} />}
           </Box>
-        </Big>
+        </BigButton>
         {last ? (
           <HoldButton
             onHeld={() => void send(`/lines/${last.id}/undo`, { version: last.version, why: 'taken back at the saw' })}
@@ -353,9 +338,9 @@ export const SawBatch = () => {
             </Box>
           </HoldButton>
         ) : (
-          <Big disabled>Nothing cut yet</Big>
+          <BigButton disabled>Nothing cut yet</BigButton>
         )}
-        <Big
+        <BigButton
           data-cut
           disabled={first === undefined || busy}
           onClick={() => void cut()}
@@ -375,7 +360,7 @@ export const SawBatch = () => {
               {spoiled} of the pieces no good
             </Box>
           )}
-        </Big>
+        </BigButton>
       </Box>
     </Box>
   );

@@ -1,6 +1,15 @@
-import { rollKey, STOCK } from '@rubbet/core/stock';
-import type { ItemChange, StockItem } from '@rubbet/core/stock';
-import type { ItemSize } from './items.answers.ts';
+import { findItem, rollKey } from './catalogue.ts';
+import type { ItemChange } from './catalogue.ts';
+import { STOCK } from './items.ts';
+import type { StockItem } from './items.ts';
+
+/** A size that an item is sold in: a length in inches, a roll as `WIDTHxLENGTH`, `bundle`, or empty where there is one. Cents. */
+export interface ItemSize {
+  readonly size: string;
+  readonly cost: number;
+  /** Whether it is planned with. */
+  readonly carried: boolean;
+}
 
 /** The sizes of an item as it is sold now; lengths that the trade has and the business does not carry stand among them. */
 export const sizesOfItem = (item: StockItem): ItemSize[] => {
@@ -43,5 +52,23 @@ export const changeOfSizes = (
       return { costs: Object.fromEntries(sizes.map((s) => [s.size, s.cost])) };
     default:
       return sizes[0] ? { cost: sizes[0].cost } : {};
+  }
+};
+
+/** What one of a size costs now, cents; in proportion where that length is not sold. */
+export const priceOf = (key: string, length: number | null, width: number | null): number => {
+  const item = findItem(key);
+  switch (item.kind) {
+    case 'lumber':
+    case 'roofing': {
+      if (item.kind === 'roofing' && item.bundle) return item.bundle.cost;
+      const at = item.lengths.find((l) => l.length === length);
+      const first = item.lengths[0];
+      return at?.cost ?? (first ? Math.round((first.cost * (length ?? first.length)) / first.length) : 0);
+    }
+    case 'mesh':
+      return item.rolls.find((r) => rollKey(r) === `${width ?? ''}x${length ?? ''}`)?.cost ?? item.rolls[0]?.cost ?? 0;
+    default:
+      return item.cost;
   }
 };
