@@ -39,10 +39,19 @@ const meansOf = (effort: Effort): Budget =>
     ? { looks: Infinity, until: Date.now() + effort * 1000 }
     : { looks: meter.looks + FULL, until: Infinity };
 
-/** Least cost by length alone: every inch at the price of the cheapest stock. */
+/** Least cost by length alone: every inch from the stock whose inches are cheapest, of what is limited as much as there is. */
 const lengthBound = (p: PatternProblem): number => {
-  const perTick = Math.min(...p.stocks.map((s) => s.cost / s.capacity));
-  return p.sizes.reduce((sum, s, i) => sum + s * (p.demand[i] as number), 0) * perTick;
+  let left = p.sizes.reduce((sum, s, i) => sum + s * (p.demand[i] as number), 0);
+  let cost = 0;
+  // A stick that is too short for every piece has no capacity at all.
+  const stocks = p.stocks.filter((s) => s.capacity > 0).sort((a, b) => a.cost / a.capacity - b.cost / b.capacity);
+  for (const s of stocks) {
+    const taken = s.quantity === null ? left : Math.min(left, s.quantity * s.capacity);
+    cost += (taken / s.capacity) * s.cost;
+    left -= taken;
+    if (left <= 0) break;
+  }
+  return cost;
 };
 
 const columnsOf = (drafts: readonly Draft[]): Column[] => {

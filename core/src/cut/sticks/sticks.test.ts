@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { judgeSticks } from '../../../testing/judgeSticks.ts';
+import { planSticks } from '../planSticks.ts';
 import { branch } from './branch.ts';
 import { dive } from './dive.ts';
 import { fillFirst } from './fillFirst.ts';
@@ -247,5 +248,58 @@ describe('plans', () => {
       fc.property(problem(6), (p) => expect(searchPatterns(p)).toEqual(searchPatterns(p))),
       { numRuns: 15 },
     );
+  });
+});
+
+describe('a bound that is found quickly', () => {
+  const stock = (length: number, cost: number, quantity: number | null) => ({ item: 'x', length, cost, quantity });
+  const pieces = [{ id: 'a', item: 'x', length: 36, quantity: 4 }];
+
+  it('is a number where an offcut is too short for every piece', () => {
+    const plan = planSticks(
+      { kerf: 0.125, endTrim: 0, stock: [stock(30.75, 0, 2), stock(96, 1293, null)], pieces },
+      'quick',
+    );
+    // Two of 36 in to a stick, four of them: two sticks, and no fewer.
+    expect([plan.cost, plan.bound, plan.proved]).toEqual([2586, 2586, true]);
+  });
+
+  it('takes of what costs nothing no more than there is', () => {
+    const plan = planSticks(
+      { kerf: 0.125, endTrim: 0, stock: [stock(40, 0, 1), stock(96, 1293, null)], pieces },
+      'quick',
+    );
+    expect(plan.bound).toBeGreaterThan(1293);
+    expect(plan.bound).toBeLessThanOrEqual(plan.cost);
+  });
+
+  it('is never over what the exact judge finds, offcuts or none', async () => {
+    const any = fc.record({
+      offcuts: fc.array(
+        fc.record({ length: fc.integer({ min: 8, max: 90 }), quantity: fc.integer({ min: 1, max: 2 }) }),
+        { maxLength: 3 },
+      ),
+      sizes: fc.uniqueArray(fc.integer({ min: 12, max: 90 }), { minLength: 1, maxLength: 4 }),
+    });
+    for (const { offcuts, sizes } of fc.sample(any, { numRuns: 40, seed: 12 })) {
+      const demand = {
+        kerf: 0,
+        endTrim: 0,
+        stock: [...offcuts.map((o) => stock(o.length, 0, o.quantity)), stock(96, 384, null)],
+        pieces: sizes.map((length, i) => ({ id: String(i), item: 'x', length, quantity: 1 + (i % 2) })),
+      };
+      const exact = await judgeSticks({
+        sizes,
+        demand: demand.pieces.map((p) => p.quantity),
+        penalties: sizes.map(() => 1_000_000),
+        stocks: demand.stock.map((s) => ({ capacity: s.length, cost: s.cost, quantity: s.quantity })),
+      });
+      for (const effort of ['quick', 'full'] as const) {
+        const { cost, bound } = planSticks(demand, effort);
+        expect(Number.isFinite(bound)).toBe(true);
+        expect(bound).toBeLessThanOrEqual(exact);
+        expect(cost).toBeGreaterThanOrEqual(exact);
+      }
+    }
   });
 });
