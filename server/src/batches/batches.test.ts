@@ -323,6 +323,43 @@ describe('units of an order', () => {
   });
 });
 
+describe('batches that are planned at once', () => {
+  it('speak for no stick twice, and stopping one keeps the plan that it has', async () => {
+    const free = (await toCut()).filter((o) => o.open > o.inBatches);
+    expect(free.length).toBeGreaterThan(1);
+    const half = Math.ceil(free.length / 2);
+    const ask = (list: readonly ToCut[], title: string) =>
+      office.post('/api/batches').send({ title, orders: list.map((o) => o.orderId) });
+    const made = await Promise.all([ask(free.slice(0, half), 'One'), ask(free.slice(half), 'Two')]);
+    expect(made.map((m) => m.status)).toEqual([201, 201]);
+    const ids = made.map((m) => (m.body as Batch).id);
+    // The second is told that it is good enough.
+    const job = (made[1]?.body as Batch).job;
+    if (job !== null) await office.delete(`/api/jobs/${job}`).expect(200);
+    for (const id of ids)
+      for (let k = 0; k < 300 && (await show(id)).job !== null; k++) await new Promise((r) => setTimeout(r, 100));
+    const lines = await rack();
+    for (const l of lines) expect(l.reserved).toBeLessThanOrEqual(l.quantity);
+    const [one, two] = [await show(ids[0] as number), await show(ids[1] as number)];
+    expect(one.state).toBe('planned');
+    // Stopped before there was one, it is planned by hand.
+    const after =
+      two.state === 'planning'
+        ? ((await office.post(`/api/batches/${two.id}/plan`).send({ version: two.version }).expect(200)).body as Batch)
+        : two;
+    expect(after.state).toBe('planned');
+    const refs = [one, after].flatMap((b) =>
+      b.list.flatMap((l) => l.pieces.flatMap((p) => p.parts.map((x) => `${x.order}/${x.part}`))),
+    );
+    expect(new Set(refs).size).toBe(refs.length);
+    await judgeLedger(app.db);
+    for (const b of [one, after]) await office.delete(`/api/batches/${b.id}`).send({ version: b.version }).expect(200);
+    expect((await rack()).reduce((n, l) => n + l.reserved, 0)).toBe(
+      openOf(await show(batch.id)).filter((l) => l.stock !== null).length,
+    );
+  });
+});
+
 /** The same chances every time. */
 const random = (seed: number) => () => {
   seed = (seed * 1103515245 + 12345) & 0x7fffffff;

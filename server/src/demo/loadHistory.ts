@@ -6,6 +6,7 @@ import type { BatchPiece, BatchRest } from '../batches/batches.answers.ts';
 import { sheetPieces, stickPieces } from '../batches/keepPlan.ts';
 import { listSawParts } from '../batches/listSawParts.ts';
 import type { Db } from '../database/connect.ts';
+import { addOffcut, findLine } from '../rack/ledger.ts';
 
 /** Of so many pieces one was no good. */
 const SPOILED = 41;
@@ -69,31 +70,22 @@ export const loadHistory = async (trx: Db, orders: readonly number[], by: string
         rests: [] as BatchRest[],
       })),
     ];
-    // What was bought for it came and went: the rack is as it was. One line of the rack a size.
-    const stock = new Map<string, number>();
-    const lineOf = async (item: string, length: number | null): Promise<number> => {
-      const key = `${item} ${length ?? ''}`;
-      const row = (await trx('stock').where({ item, length, mark: '' }).first('id')) as { id: number } | undefined;
-      const id = stock.get(key) ?? row?.id ?? ((await trx('stock').insert({ item, length })) as [number])[0];
-      stock.set(key, id);
-      return id;
-    };
+    // What was bought for it came and went: the rack is as it was.
     const entries: object[] = [];
     const rows: object[] = [];
     for (const [i, l] of lines.entries()) {
-      const id = await lineOf(l.item, l.kind === 'sheet' ? null : l.length);
+      const id = await findLine(trx, l);
       const move = { stock_id: id, by, at, why: `order ${order}` };
       entries.push({ ...move, change: 1, kind: 'received' }, { ...move, change: -1, kind: 'cut', batch_id: batch });
       const rests: BatchRest[] = [];
       for (const r of l.rests) {
-        const [rest] = (await trx('stock').insert({ item: l.item, length: r.length, mark: 'used', since: at })) as [
-          number,
-        ];
+        const { id: rest, mark } = await addOffcut(trx, { item: l.item, length: r.length });
+        await trx('stock').where({ id: rest }).update({ since: at });
         entries.push(
           { stock_id: rest, by, at, change: 1, kind: 'returned', batch_id: batch, why: `left of order ${order}` },
           { stock_id: rest, by, at, change: -1, kind: 'corrected', why: 'used for a repair' },
         );
-        rests.push({ ...r, stock: rest, mark: 'used' });
+        rests.push({ ...r, stock: rest, mark });
       }
       rows.push({
         batch_id: batch,

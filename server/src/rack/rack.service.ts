@@ -46,6 +46,7 @@ export class Rack {
     return (await this.db('stock_ledger')
       .join('stock', 'stock.id', 'stock_ledger.stock_id')
       .where((q) => void (stock !== undefined && q.where('stock.id', stock)))
+      .orderBy('stock_ledger.at', 'desc')
       .orderBy('stock_ledger.id', 'desc')
       .limit(MOST_ENTRIES)
       .select(

@@ -99,7 +99,7 @@ const Margins = () => {
           <thead>
             <tr>
               <th>Order</th>
-              <th className="num">Costs more</th>
+              <th className="num">Costs more or less</th>
               <th className="num">Margin then</th>
               <th className="num">Now</th>
             </tr>

@@ -132,7 +132,14 @@ export const Rack = () => {
   return (
     <>
       {data.length === 0 && <Empty>The rack is empty.</Empty>}
-      <Box display="grid" gridTemplateColumns={{ base: 'minmax(0,1fr)', lg: 'minmax(0,1.6fr) minmax(0,1fr)' }} gap={10}>
+      <Box
+        display="grid"
+        gridTemplateColumns={{
+          base: 'minmax(0,1fr)',
+          lg: ledger ? 'minmax(0,1fr) minmax(0,1.15fr)' : 'minmax(0,1.6fr) minmax(0,1fr)',
+        }}
+        gap={10}
+      >
         <Box>
           {KINDS.map(([kind, name]) => {
             const mine = whole.filter((l) => findItem(l.item).kind === kind);
