@@ -1,55 +1,12 @@
 import { planSheetDemand } from '@rubbet/core/cut';
-import { randomOf } from '@rubbet/core/cut';
-import type { SheetPiece } from '@rubbet/core/cut';
-import { buildSpec, parseSpec } from '@rubbet/core/model';
 import { itemsOf } from '@rubbet/core/stock';
-import { MODELS } from '@rubbet/demo';
+import { SHEET_KINDS, SHEETS as stock } from './cutting/sheetDemands.ts';
 
 // npm run bench:sheets [-- SEEDS [SECONDS]]: sheets of generated demands and of demo orders together, one JSON line a kind.
 const seeds = Number(process.argv[2] ?? 40);
 const effort = process.argv[3] === undefined ? 'full' : Number(process.argv[3]);
-const stock = itemsOf('sheet').map((s) => ({
-  item: s.key,
-  length: s.length,
-  width: s.width,
-  cost: s.cost,
-  quantity: null,
-}));
-
-const partsOf = (index: number): SheetPiece[] => {
-  const m = MODELS[index % MODELS.length] as (typeof MODELS)[number];
-  return buildSpec(parseSpec({ family: m.family, params: m.params })).parts.flatMap((p): SheetPiece[] => {
-    const item = itemsOf('sheet').find((s) => s.key === p.item);
-    return item
-      ? [{ id: `${index}/${p.id}`, item: p.item, length: p.length, width: p.width, quantity: 1, grain: item.grain }]
-      : [];
-  });
-};
-const all = MODELS.map((_, i) => partsOf(i));
-
-const KINDS: Readonly<Record<string, (seed: number) => SheetPiece[]>> = {
-  'one order': (seed) => all[seed % all.length] as SheetPiece[],
-  'orders together': (seed) => {
-    const r = randomOf(seed);
-    return Array.from({ length: 3 + Math.floor(r() * 5) }, (_, k) =>
-      (all[Math.floor(r() * all.length)] as SheetPiece[]).map((p) => ({ ...p, id: `${k}/${p.id}` })),
-    ).flat();
-  },
-  'any rectangles': (seed) => {
-    const r = randomOf(seed + 1000);
-    return Array.from({ length: 8 + Math.floor(r() * 40) }, (_, i) => ({
-      id: String(i),
-      item: 'ply-1/2',
-      length: 6 + Math.floor(r() * 80 * 8) / 8,
-      width: 4 + Math.floor(r() * 40 * 8) / 8,
-      quantity: 1,
-      grain: r() < 0.3,
-    }));
-  },
-};
-
 for (const saw of ['track', 'table'] as const)
-  for (const [kind, make] of Object.entries(KINDS)) {
+  for (const [kind, make] of Object.entries(SHEET_KINDS)) {
     let proved = 0;
     let within = 0;
     let sheets = 0;

@@ -1,4 +1,4 @@
-import { layStrips } from './fillStrips.ts';
+import { layStrips, ways } from './fillStrips.ts';
 import type { InStrip } from './fillStrips.ts';
 import type { SheetCut, SheetKind, SheetPiece, SheetPut, SheetSaw } from './types.ts';
 
@@ -55,14 +55,6 @@ const cutFree = (free: Free, l: number, w: number, kerf: number, how: Split): { 
       ];
   return { cuts: lengthFirst ? cuts : cuts.reverse(), rests: rests.filter((r) => r.l > EPS && r.w > EPS) };
 };
-
-const ways = (p: OnePiece): readonly (readonly [number, number])[] =>
-  p.grain || p.length === p.width
-    ? [[p.length, p.width]]
-    : [
-        [p.length, p.width],
-        [p.width, p.length],
-      ];
 
 /** Fills one sheet from a list, in its order, by cuts from edge to edge; gives what went in and what did not. */
 const fillTrack = (kind: SheetKind, list: readonly OnePiece[], kerf: number, split: Split): OneSheet => {

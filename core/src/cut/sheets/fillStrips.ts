@@ -47,7 +47,8 @@ export const layStrips = (
   return { put, wanted, cuts: [...rips, ...across] };
 };
 
-const ways = (p: OnePiece): readonly (readonly [number, number])[] =>
+/** Which way round a piece may lie on a sheet: along it, and turned where it has no grain. */
+export const ways = (p: OnePiece): readonly (readonly [number, number])[] =>
   p.grain || p.length === p.width
     ? [[p.length, p.width]]
     : [

@@ -5,6 +5,7 @@ import { fillSheets, fitsOn, SPLITS } from './fillSheets.ts';
 import type { Filled, OnePiece } from './fillSheets.ts';
 import type { SheetDemand, SheetKind, SheetsPlan } from './types.ts';
 import { randomOf } from '../randomOf.ts';
+import { planStrips } from './planStrips.ts';
 import type { Effort } from '../sticks/searchPatterns.ts';
 
 /** Plans of an item that are tried with their pieces in another order, and sheets that are planned anew, at most. */
@@ -49,10 +50,11 @@ const planItem = (
   { kerf, saw }: SheetDemand,
   least: number,
   effort: Effort,
-): Draft => {
+): Draft & { readonly least: number } => {
   let best: Draft | undefined;
+  let floor = least;
   const all = kinds.map((k) => k.quantity);
-  const done = (): boolean => best !== undefined && best.out.length === 0 && costOf(kinds, best) <= least;
+  const done = (): boolean => best !== undefined && best.out.length === 0 && costOf(kinds, best) <= floor;
   let laid = 0;
   const attempt = (list: readonly OnePiece[], split: (typeof SPLITS)[number], prefer: number): void => {
     laid += list.length;
@@ -76,6 +78,11 @@ const planItem = (
   };
   for (const order of ORDERS)
     for (const upright of [false, true]) if (!done()) byStrips([...ones].sort(order), upright);
+  if (saw === 'table' && effort !== 'quick' && !done() && best?.out.length === 0) {
+    const { sheets, bound } = planStrips(kinds, ones, kerf, best.sheets, floor);
+    floor = Math.max(floor, bound);
+    if (sheets && isBetter(kinds, { sheets, out: [] }, best)) best = { sheets, out: [] };
+  }
   const random = randomOf(ones.length * 97 + kinds.length);
   const pick = (n: number): number => Math.floor(random() * n);
   /** Neighbours change places here and there. */
@@ -116,7 +123,7 @@ const planItem = (
     const list = shuffled([...ones].sort(ORDERS[pick(ORDERS.length)]), 0.3);
     attempt(list, splits[pick(splits.length)] ?? 'short', pick(kinds.length + 1) - 1);
   }
-  return best ?? { sheets: [], out: ones };
+  return { ...(best ?? { sheets: [], out: ones }), least: floor };
 };
 
 /**
@@ -163,7 +170,7 @@ export const planSheetDemand = (demand: SheetDemand, effort: Effort = demand.eff
       if (quantity > 0) unplaced.push({ id: p.id, quantity, why: `There is not enough ${item} in stock.` });
     }
     // Nothing bounds what a plan costs that cuts less.
-    if (draft.out.length === 0) bound += Math.min(least, costOf(kinds, draft));
+    if (draft.out.length === 0) bound += Math.min(draft.least, costOf(kinds, draft));
   }
   const cost = sheets.reduce((sum, s) => sum + s.cost, 0);
   return { sheets, cost, bound, proved: unplaced.length === 0 && cost <= bound, unplaced };

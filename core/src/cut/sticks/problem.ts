@@ -23,6 +23,8 @@ export interface PatternProblem {
   readonly demand: readonly number[];
   readonly stocks: readonly PatternStock[];
   readonly penalties: readonly number[];
+  /** The most valuable pattern of each stock at some values, where it is not lengths alone that say what a stock holds. */
+  readonly fill?: (values: readonly number[]) => { readonly pattern: Pattern; readonly value: number }[];
 }
 
 /** Sticks with how many of each, what stays uncut of each size, and what the sticks cost. */
@@ -90,12 +92,20 @@ export interface Narrowed {
 export const narrowTo = (p: PatternProblem, rest: readonly number[], left: readonly (number | null)[]): Narrowed => {
   const open: number[] = [];
   for (let i = 0; i < rest.length; i++) if ((rest[i] as number) > 0) open.push(i);
+  const fill = p.fill;
   return {
     problem: {
       sizes: open.map((i) => p.sizes[i] as number),
       demand: open.map((i) => rest[i] as number),
       stocks: p.stocks.map((s, j) => ({ ...s, quantity: left[j] ?? null })),
       penalties: open.map((i) => p.penalties[i] as number),
+      ...(fill && {
+        fill: (values) => {
+          const wide = p.sizes.map(() => 0);
+          open.forEach((i, k) => (wide[i] = values[k] as number));
+          return fill(wide).map(({ pattern, value }) => ({ value, pattern: open.map((i) => pattern[i] as number) }));
+        },
+      }),
     },
     narrow: (columns) => {
       const seen = new Set<string>();

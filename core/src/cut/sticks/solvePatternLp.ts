@@ -156,12 +156,9 @@ export const solvePatternLp = (
   /** The best new pattern of each stock at some prices, and the bound that these give. */
   const price = (at: ArrayLike<number>): { readonly column: Column; readonly rc: number }[] => {
     const values = p.sizes.map((_, i) => Math.max(0, at[i] as number));
-    const found = findBestPatterns({
-      sizes: p.sizes,
-      values,
-      most: p.demand,
-      capacities: p.stocks.map((s) => s.capacity),
-    });
+    const found = p.fill
+      ? p.fill(values)
+      : findBestPatterns({ sizes: p.sizes, values, most: p.demand, capacities: p.stocks.map((s) => s.capacity) });
     // Shrunk until no pattern of unlimited stock pays, and no piece is worth more than leaving it, prices are feasible.
     let shrink = 1;
     found.forEach(({ value }, j) => {
