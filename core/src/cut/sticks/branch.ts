@@ -19,6 +19,12 @@ export interface Branched {
   readonly complete: boolean;
 }
 
+/** A pattern, and what its pieces are worth at the prices of the time. */
+interface Worth {
+  readonly pattern: number[];
+  readonly worth: number;
+}
+
 /** Patterns of a stock that hold a piece of the lead size, can take nothing more, and are worth so much at least; undefined for too many. */
 const patternsWithin = (
   p: PatternProblem,
@@ -27,13 +33,15 @@ const patternsWithin = (
   capacity: number,
   prices: readonly number[],
   least: number,
-): number[][] | undefined => {
-  const limit = (i: number): number => (rest[i] as number) - (i === lead ? 1 : 0);
-  const density = (i: number): number => (prices[i] as number) / (p.sizes[i] as number);
+): Worth[] | undefined => {
+  const limits = rest.map((n, i) => n - (i === lead ? 1 : 0));
+  const densities = p.sizes.map((s, i) => (prices[i] as number) / s);
+  const limit = (i: number): number => limits[i] as number;
+  const density = (i: number): number => densities[i] as number;
   const open = p.sizes.map((_, i) => i).filter((i) => limit(i) > 0);
   // What is worth most by its length first: from there on nothing is worth more.
   open.sort((a, b) => density(b) - density(a) || (p.sizes[b] as number) - (p.sizes[a] as number));
-  const out: number[][] = [];
+  const out: Worth[] = [];
   const pattern = p.sizes.map(() => 0);
   pattern[lead] = 1;
   let looks = 0;
@@ -41,11 +49,12 @@ const patternsWithin = (
     if (out.length > MOST_PATTERNS || ++looks > MOST_LOOKS) return;
     const i = open[k];
     if (i === undefined) {
+      if (value < least - 1e-9) return;
       // What can take another piece is no better than with it.
       if (
         open.every((o) => (p.sizes[o] as number) > space || (pattern[o] as number) - (o === lead ? 1 : 0) >= limit(o))
       )
-        out.push([...pattern]);
+        out.push({ pattern: [...pattern], worth: value });
       return;
     }
     if (value + space * density(i) < least - 1e-9) return;
@@ -59,13 +68,8 @@ const patternsWithin = (
   const room = capacity - (p.sizes[lead] as number);
   if (room >= 0) fill(0, room, prices[lead] as number);
   meter.looks += looks;
-  return out.length > MOST_PATTERNS || looks > MOST_LOOKS
-    ? undefined
-    : out.filter((o) => worthOf(o, prices) >= least - 1e-9);
+  return out.length > MOST_PATTERNS || looks > MOST_LOOKS ? undefined : out;
 };
-
-const worthOf = (pattern: readonly number[], prices: readonly number[]): number =>
-  pattern.reduce((sum, n, i) => sum + n * (prices[i] as number), 0);
 
 /** Dives of one search: they seldom find what dives before it did not. */
 const MOST_DIVES = 6;
@@ -97,6 +101,7 @@ export const branch = (
   const seen = new Map<string, number>();
   const uses: Column[] = [];
   const roundUp = sumsOf(costs, start.cost);
+  const limited = p.stocks.map((_, j) => j).filter((j) => p.stocks[j]?.quantity !== null);
   let dives = MOST_DIVES;
   // The greatest sum that is less than what is known: a bound over it is as good as that.
   const step = costs.filter((c) => c > 0).reduce(divisorOf, 0);
@@ -115,7 +120,7 @@ export const branch = (
         best = { uses: uses.map((column) => ({ column, count: 1 })), short: p.sizes.map(() => 0), cost };
       return;
     }
-    const key = `${rest.join()}|${left.join()}`;
+    const key = String.fromCharCode(...rest, ...limited.map((j) => left[j] ?? 0));
     const before = seen.get(key);
     if (before !== undefined && before <= cost) return;
     seen.set(key, cost);
@@ -155,10 +160,7 @@ export const branch = (
         complete = false;
         continue;
       }
-      for (const pattern of found) {
-        const over = own - worthOf(pattern, wide);
-        options.push({ stock, pattern, over });
-      }
+      for (const { pattern, worth } of found) options.push({ stock, pattern, over: own - worth });
     }
     options.sort((a, b) => a.over - b.over);
     for (const { stock, pattern, over } of options) {

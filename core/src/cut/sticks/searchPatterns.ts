@@ -23,7 +23,7 @@ export interface PatternAnswer extends Draft {
 export type Effort = 'quick' | 'full' | number;
 
 /** Looks that the searches of one item may take: what is counted so comes out the same on every machine. */
-const FULL = 2_000_000;
+const FULL = 1_500_000;
 
 /** A part of what is left of some means. */
 const share = ({ looks, until }: Budget, part: number): Budget => {
