@@ -11,6 +11,8 @@ export interface RollStock {
   readonly width: number;
   readonly length: number;
   readonly cost: number;
+  /** As many as wanted where it is not said. */
+  readonly quantity?: number | null;
 }
 
 /** Strips of one face: how many of which roll, lapped. */
@@ -126,7 +128,7 @@ const cutWidth = (ways: readonly Way[], stock: readonly RollStock[], effort: Eff
     {
       kerf: 0,
       endTrim: 0,
-      stock: stock.map((r) => ({ item: r.item, length: r.length, cost: r.cost, quantity: null })),
+      stock: stock.map((r) => ({ item: r.item, length: r.length, cost: r.cost, quantity: r.quantity ?? null })),
       pieces: shelves.map((s, i) => ({
         id: `${i}`,
         item: (stock[0] as RollStock).item,
@@ -174,9 +176,10 @@ const planItem = (
   effort: Effort,
 ): { ways: Way[]; rolls: CutRoll[] } => {
   const widths = [...new Set(stock.map((r) => r.width))].sort((a, b) => a - b);
+  const endless = stock.filter((r) => (r.quantity ?? null) === null);
   const longest = Math.max(...stock.map((r) => r.length));
   const perInch = new Map(
-    widths.map((w) => [w, Math.min(...stock.filter((r) => r.width === w).map((r) => r.cost / r.length))]),
+    widths.map((w) => [w, Math.min(...endless.filter((r) => r.width === w).map((r) => r.cost / r.length))]),
   );
   const cutAll = (ways: readonly Way[], how: Effort, wrapped: boolean): CutRoll[] =>
     widths.flatMap((w) => {
@@ -237,7 +240,7 @@ const planItem = (
   const together = { ways, rolls: cut(ways, effort) };
   if (effort !== 'full' || faces.length === 1) return together;
   // Never dearer than every face by itself.
-  const alone = faces.map((f) => planItem([f], stock, effort));
+  const alone = faces.map((f) => planItem([f], endless, effort));
   const apart = { ways: alone.flatMap((p) => p.ways), rolls: alone.flatMap((p) => p.rolls) };
   return costOf(apart.rolls) < costOf(together.rolls) ? apart : together;
 };

@@ -13,7 +13,7 @@ export interface RackStock {
 }
 
 /** What the rack's whole sticks cost against the yard's: as good as the same, so that they are used before anything is bought. */
-const OWN = 0.98;
+export const OWN = 0.98;
 
 /**
  * What sticks can come from: offcuts, which cost nothing, whole sticks on the rack, then the yard in any number. The oldest

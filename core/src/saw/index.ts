@@ -4,6 +4,7 @@ export * from './worthOf.ts';
 export * from './orderCuts.ts';
 export * from './planSaw.ts';
 export * from './planSawSheets.ts';
+export * from './planSawRolls.ts';
 export * from './findSources.ts';
 export * from './netNeeds.ts';
 export * from './addUp.ts';

@@ -1,9 +1,9 @@
 import type { Content } from 'pdfmake/interfaces.js';
-import type { SheetLayout, StickCut } from '@rubbet/core/cut';
+import type { CutRoll, SheetLayout, StickCut } from '@rubbet/core/cut';
 import type { Business, Show } from '@rubbet/core/order';
 import { bundlesOf } from '@rubbet/core/saw';
 import { findItem } from '@rubbet/core/stock';
-import { sheetSvg } from '../documents/layouts.ts';
+import { rollSvg, sheetSvg, stripLines } from '../documents/layouts.ts';
 import { stickBar } from '../documents/pictures.ts';
 import { asBlock, heading, printPdf, SOFT, table } from '../documents/print.ts';
 import type { Batch, BatchLine, BatchPiece } from './batches.answers.ts';
@@ -33,6 +33,22 @@ const sheetOf = (l: BatchLine): SheetLayout => ({
   ...(l.cuts ? { cuts: l.cuts } : {}),
 });
 
+const rollOf = (l: BatchLine): CutRoll => ({
+  item: l.item,
+  length: l.length,
+  width: l.width ?? 48,
+  cost: 0,
+  strips: l.pieces.map((p) => ({
+    face: nameOf(p),
+    x: p.x ?? 0,
+    y: p.y ?? 0,
+    length: p.length,
+    width: p.width ?? 0,
+    ...(p.bent ? { bent: true as const } : {}),
+  })),
+});
+const asIs = (face: string): string => face;
+
 /** Where a stick is taken from. */
 const fromWhere = (l: BatchLine): string =>
   l.stock === null ? 'to buy' : [l.stock.mark, l.stock.place].filter(Boolean).join(', ') || 'rack';
@@ -44,6 +60,7 @@ export const batchPdf = (
 ): Promise<Buffer> => {
   const sticks = batch.list.filter((l) => l.kind === 'stick');
   const sheets = batch.list.filter((l) => l.kind === 'sheet');
+  const rolls = batch.list.filter((l) => l.kind === 'roll');
   const f = batch.figures;
   const content: Content[] = [
     heading(`Batch ${batch.id}: ${batch.title}`, 18),
@@ -54,7 +71,7 @@ export const batchPdf = (
     ...(f
       ? [
           {
-            text: `${f.pieces} pieces from ${sticks.length} sticks and ${sheets.length} sheets; the stop is set ${f.moves} times.${f.waiting > 0 ? ` ${f.waiting} more are measured in place and cut at the bench.` : ''}`,
+            text: `${f.pieces} pieces from ${sticks.length} sticks, ${sheets.length} sheets and ${rolls.length} rolls; the stop is set ${f.moves} times.${f.waiting > 0 ? ` ${f.waiting} more are measured in place and cut at the bench.` : ''}`,
             color: SOFT,
             margin: [0, 0, 0, 6] as [number, number, number, number],
           },
@@ -94,6 +111,23 @@ export const batchPdf = (
       })),
     );
   }
+  if (rolls.length > 0)
+    content.push(
+      ...asBlock([heading('Rolls of mesh, from their beginning', 14)]),
+      ...rolls.map((l): Content => ({
+        unbreakable: true,
+        margin: [0, 2, 0, 4],
+        stack: [
+          {
+            text: `${l.state === 'cut' ? 'cut' : '[  ]'}  ${findItem(l.item).name} ${show.length(l.width ?? 0)} wide, ${fromWhere(l)}${l.rests[0] ? `; ${show.length(l.rests[0].length)} back to the rack` : ''}`,
+            fontSize: 9,
+            bold: true,
+          },
+          { svg: rollSvg(rollOf(l), asIs, show), width: 523 },
+          { text: stripLines(rollOf(l), asIs, show), fontSize: 8 },
+        ],
+      })),
+    );
   content.push(
     ...asBlock([heading('Bundles', 14)]),
     table(

@@ -14,7 +14,7 @@ export interface BatchPart {
   readonly ends?: string;
 }
 
-/** A piece of a stick or sheet. A piece of a sheet has its place on it. */
+/** A piece of a stick, sheet or roll. A piece of a sheet or roll has its place on it. */
 export interface BatchPiece {
   readonly length: number;
   readonly width?: number;
@@ -23,6 +23,8 @@ export interface BatchPiece {
   readonly parts: readonly BatchPart[];
   /** Width of the strip that ripping leaves. */
   readonly strip?: number;
+  /** A strip of mesh that runs on from the one before it, round a corner. */
+  readonly bent?: true;
   readonly state: 'open' | 'cut' | 'spoiled';
 }
 
@@ -40,7 +42,7 @@ export interface BatchLine {
   readonly seq: number;
   /** Lines of one stack are cut lying on each other. */
   readonly stack: number;
-  readonly kind: 'stick' | 'sheet';
+  readonly kind: 'stick' | 'sheet' | 'roll';
   readonly item: string;
   readonly length: number;
   readonly width: number | null;
@@ -61,12 +63,17 @@ export interface BatchFigures {
   readonly pieces: number;
   readonly sticks: number;
   readonly sheets: number;
+  /** Batches that were planned before mesh was cut with them have none. */
+  readonly rolls?: number;
+  /** What the wood costs, and what no plan goes under. */
   readonly cost: number;
   readonly costBound: number;
   readonly proved: boolean;
   /** How often the stop is set. */
   readonly moves: number;
-  /** What the sticks of each order by itself would cost, from the yard. */
+  /** What its rolls of mesh cost. */
+  readonly costMesh?: number;
+  /** What sticks and mesh of each order by itself would cost, from the yard. */
   readonly costApart: number;
   /** Pieces that are measured in place first, and stay at the bench. */
   readonly waiting: number;

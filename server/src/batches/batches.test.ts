@@ -43,10 +43,17 @@ describe('a batch of three orders', () => {
     expect(three).toHaveLength(3);
     batch = await plan(three.map((o) => o.orderId));
     expect(batch.state).toBe('planned');
-    const refs = batch.list.flatMap((l) => l.pieces.flatMap((p) => p.parts.map((x) => `${x.order}/${x.part}`)));
+    const refsOf = (mesh: boolean): string[] =>
+      batch.list
+        .filter((l) => (l.kind === 'roll') === mesh)
+        .flatMap((l) => l.pieces.flatMap((p) => p.parts.map((x) => `${x.order}/${x.part}`)));
+    const refs = refsOf(false);
     expect(new Set(refs).size).toBe(refs.length);
-    expect(refs.length).toBe(batch.figures?.pieces);
-    // Wood and sheets of all three are in it; mesh is not the saw's, and what is measured in place waits.
+    // A face of mesh may be several strips.
+    const faces = new Set(refsOf(true)).size;
+    expect(faces).toBeGreaterThan(5);
+    expect(refs.length + faces).toBe(batch.figures?.pieces);
+    // All of all three are in it; what is measured in place waits.
     const open = (await app
       .db('work_parts')
       .join('work_orders', 'work_orders.id', 'work_parts.work_order_id')
@@ -70,9 +77,9 @@ describe('a batch of three orders', () => {
 
   it('costs less than each order by itself, as the office sees it', async () => {
     const { figures, list } = (await office.get(`/api/batches/${batch.id}`).expect(200)).body as Batch;
-    const sticks = list.filter((l) => l.kind === 'stick').reduce((n, l) => n + l.cost, 0);
-    expect(sticks).toBeGreaterThan(0);
-    expect(sticks).toBeLessThan(figures?.costApart ?? 0);
+    const shared = list.filter((l) => l.kind !== 'sheet').reduce((n, l) => n + l.cost, 0);
+    expect(shared).toBeGreaterThan(figures?.costMesh ?? Infinity);
+    expect(shared).toBeLessThan(figures?.costApart ?? 0);
     expect(figures?.cost).toBeGreaterThanOrEqual(figures?.costBound ?? Infinity);
   });
 
@@ -192,6 +199,41 @@ describe('a stick that is cut', () => {
       .send({ lines: [{ id: line.id, version: line.version, left: line.length - 1 }] })
       .expect(400);
     expect(answer.body.message).toMatch(/cannot be left/);
+  });
+});
+
+describe('a roll of mesh that is cut', () => {
+  it('gives strips to several orders, and its end goes back to the rack for the next batch', async () => {
+    batch = await show(batch.id);
+    const line = next(batch, (l) => l.kind === 'roll');
+    expect(new Set(line.pieces.flatMap((p) => p.parts.map((x) => x.order))).size).toBeGreaterThan(1);
+    const end = line.rests[0];
+    expect(end?.width).toBe(line.width);
+    const body = { lines: [{ id: line.id, version: line.version }] };
+    batch = (await shop.post(`/api/batches/${batch.id}/cuts`).send(body).expect(201)).body as Batch;
+    const done = batch.list.find((l) => l.id === line.id);
+    expect(done?.state).toBe('cut');
+    const there = (await rack()).find((l) => l.id === done?.rests[0]?.stock);
+    expect(there).toMatchObject({ item: line.item, length: end?.length, width: end?.width, quantity: 1 });
+    // A face that has strips on another roll is cut when that is cut too.
+    const waiting = new Set(
+      openOf(batch)
+        .filter((l) => l.kind === 'roll')
+        .flatMap((l) => l.pieces.flatMap((p) => p.parts.map((x) => `${x.order}/${x.part}`))),
+    );
+    for (const x of line.pieces.flatMap((p) => p.parts)) {
+      const row = (await app
+        .db('work_parts')
+        .join('work_orders', 'work_orders.id', 'work_parts.work_order_id')
+        .where({ order_id: x.order, part_id: x.part })
+        .first('state')) as { state: string };
+      expect([x.part, row.state === 'cut']).toEqual([x.part, !waiting.has(`${x.order}/${x.part}`)]);
+    }
+    const undone = { version: done?.version, why: 'It was the wrong roll.' };
+    batch = (await shop.post(`/api/batches/${batch.id}/lines/${line.id}/undo`).send(undone).expect(201)).body as Batch;
+    expect((await rack()).some((l) => l.id === there?.id && l.quantity > 0)).toBe(false);
+    expect(batch.list.find((l) => l.id === line.id)?.state).toBe('open');
+    await judgeLedger(app.db);
   });
 });
 

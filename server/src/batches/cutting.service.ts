@@ -2,7 +2,7 @@ import { BadRequestException, ConflictException, Inject, Injectable, NotFoundExc
 import { printLength } from '@rubbet/core/measure';
 import type { User } from '../auth/auth.answers.ts';
 import { noteDeed } from '../database/audit.ts';
-import { DB } from '../database/connect.ts';
+import { DB, readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import { lockShared } from '../database/locks.ts';
 import { transact } from '../database/transact.ts';
@@ -12,6 +12,7 @@ import { addOffcut, findLine, moveStock, nameStock } from '../rack/ledger.ts';
 import { Settings } from '../settings/settings.service.ts';
 import type { Batch, BatchLine, BatchPart, BatchPiece, BatchRest } from './batches.answers.ts';
 import type { CutDto, CutLineDto, ShortDto, UndoCutDto } from './batches.dto.ts';
+import { refOf } from './gather.ts';
 import { BatchPlanner } from './planBatch.ts';
 import { lockBatch, readBatch, readLines } from './readBatch.ts';
 import type { BatchRecord } from './readBatch.ts';
@@ -24,6 +25,10 @@ const FAR = 6;
 const json = (v: unknown): string => JSON.stringify(v);
 const ordersOf = (lines: readonly BatchLine[]): number[] =>
   [...new Set(lines.flatMap((l) => l.pieces.flatMap((p) => p.parts.map((x) => x.order))))].sort((a, b) => a - b);
+
+/** Parts of some pieces, each once: a face of mesh may be several strips. */
+const partsOf = (pieces: readonly BatchPiece[]): Map<string, BatchPart> =>
+  new Map(pieces.flatMap((p) => p.parts.map((x) => [refOf(x), x] as const)));
 
 /** What is done at the saw: sticks cut, pieces spoiled, sticks that are not there, and what is taken back. */
 @Injectable()
@@ -102,7 +107,7 @@ export class Cutting {
         : [],
     );
     const rests: readonly BatchRest[] =
-      line.kind === 'sheet'
+      line.kind !== 'stick'
         ? line.rests
         : [...(left === undefined ? line.rests : left >= firewood ? [{ length: left }] : []), ...strips];
     const out: BatchRest[] = [];
@@ -117,6 +122,15 @@ export class Cutting {
       out.push({ length: r.length, ...(r.width === undefined ? {} : { width: r.width }), stock, mark });
     }
     return out;
+  }
+
+  /** Parts that other lines of a batch are still to be cut for. */
+  private async openElsewhere(trx: Db, batch: number, line: number): Promise<Set<string>> {
+    const rows = (await trx('batch_lines')
+      .where({ batch_id: batch, state: 'open', kind: 'roll' })
+      .whereNot({ id: line })
+      .pluck('pieces')) as unknown[];
+    return new Set(rows.flatMap((r) => [...partsOf(readJson<BatchPiece[]>(r)).keys()]));
   }
 
   private async cutOne(trx: Db, batch: number, line: BatchLine, asked: CutLineDto, firewood: number, me: User) {
@@ -136,7 +150,11 @@ export class Cutting {
       });
     const pieces = line.pieces.map((p, k): BatchPiece => ({ ...p, state: spoiled.has(k) ? 'spoiled' : 'cut' }));
     // What was to be bought is on the rack by now, or it could not be cut.
-    const whole = { item: line.item, length: line.kind === 'sheet' ? null : line.length };
+    const whole = {
+      item: line.item,
+      length: line.kind === 'sheet' ? null : line.length,
+      width: line.kind === 'roll' ? line.width : null,
+    };
     const stock = line.stock?.id ?? (await findLine(trx, whole));
     const move = { by: me.name, batch };
     await moveStock(trx, stock, { kind: 'cut', change: -1, why: `cut in batch ${batch}`, ...move });
@@ -145,16 +163,16 @@ export class Cutting {
         .where({ batch_id: batch, stock_id: stock })
         .where('quantity', '>', 0)
         .update({ quantity: trx.raw('quantity - 1') });
+    const bad = partsOf(pieces.filter((p) => p.state === 'spoiled'));
+    const good = partsOf(pieces.filter((p) => p.state === 'cut'));
+    // A face of mesh is cut once all of its strips are, whatever rolls they come from.
+    const waiting = line.kind === 'roll' ? await this.openElsewhere(trx, batch, line.id) : new Set<string>();
     await this.mark(
       trx,
-      pieces.filter((p) => p.state === 'cut').flatMap((p) => p.parts),
+      [...good].filter(([ref]) => !bad.has(ref) && !waiting.has(ref)).map(([, p]) => p),
       'cut',
     );
-    await this.mark(
-      trx,
-      pieces.filter((p) => p.state === 'spoiled').flatMap((p) => p.parts),
-      'spoiled',
-    );
+    await this.mark(trx, [...bad.values()], 'spoiled');
     const rests = await this.keepRests(trx, { ...line, pieces }, asked.left, firewood, move);
     await trx('batch_lines')
       .where({ id: line.id })
@@ -254,11 +272,7 @@ export class Cutting {
         'INSERT INTO reservations (batch_id, stock_id, quantity) VALUES (?, ?, 1) ON DUPLICATE KEY UPDATE quantity = quantity + 1',
         [id, line.stock.id],
       );
-      await this.mark(
-        trx,
-        line.pieces.flatMap((p) => p.parts),
-        'open',
-      );
+      await this.mark(trx, [...partsOf(line.pieces).values()], 'open');
       await trx('batch_lines')
         .where({ id: lineId })
         .update({
@@ -269,7 +283,7 @@ export class Cutting {
           // What was a rest for the rack is one again; strips are of the pieces.
           rests: json(
             line.rests
-              .filter((r) => line.kind === 'sheet' || r.width === undefined)
+              .filter((r) => line.kind !== 'stick' || r.width === undefined)
               .map(({ length, width }) => ({ length, ...(width === undefined ? {} : { width }) })),
           ),
           version: line.version + 1,

@@ -1,5 +1,5 @@
 import { readUnitKey } from '@rubbet/core/steps';
-import type { RackStock, SawPart, SawSheetPart } from '@rubbet/core/saw';
+import type { RackStock, SawFace, SawPart, SawSheetPart } from '@rubbet/core/saw';
 import { readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import { readPlanText } from '../bench/workPlans.ts';
@@ -58,6 +58,7 @@ export interface Gathered {
   readonly rack: readonly RackStock[];
   readonly sticks: readonly SawPart[];
   readonly sheets: readonly SawSheetPart[];
+  readonly faces: readonly SawFace[];
   readonly waiting: number;
 }
 
@@ -85,6 +86,7 @@ export const gather = async (
   const mine = new Set(lines.flatMap((l) => readJson<BatchPiece[]>(l.pieces).flatMap((p) => p.parts.map(refOf))));
   const sticks: SawPart[] = [];
   const sheets: SawSheetPart[] = [];
+  const faces: SawFace[] = [];
   let waiting = 0;
   // What was held or cancelled since is not cut.
   const alive = (await db('orders')
@@ -110,7 +112,8 @@ export const gather = async (
     const found = await pool.run('sawParts', { order, plan, open }, { for: caller });
     sticks.push(...found.sticks);
     sheets.push(...found.sheets);
+    faces.push(...found.faces);
     waiting += found.waiting;
   }
-  return { version: batch.version, rack: await readFreeRack(db, batch.id), sticks, sheets, waiting };
+  return { version: batch.version, rack: await readFreeRack(db, batch.id), sticks, sheets, faces, waiting };
 };

@@ -1,4 +1,5 @@
-import type { SawSheet, SawStick } from '@rubbet/core/saw';
+import { ROLL_END } from '@rubbet/core/saw';
+import type { SawRoll, SawSheet, SawStick } from '@rubbet/core/saw';
 import type { Db } from '../database/connect.ts';
 import { lockShared } from '../database/locks.ts';
 import type { BatchFigures, BatchPiece, BatchRest } from './batches.answers.ts';
@@ -8,6 +9,7 @@ import { lockBatch } from './readBatch.ts';
 export interface DraftPlan {
   readonly sticks: readonly SawStick[];
   readonly sheets: readonly SawSheet[];
+  readonly rolls: readonly SawRoll[];
   readonly figures: BatchFigures;
 }
 
@@ -26,7 +28,11 @@ export const stickPieces = (s: SawStick): BatchPiece[] =>
 export const sheetPieces = (s: SawSheet): BatchPiece[] =>
   s.pieces.map(({ part: { item: _, ...part }, ...put }) => ({ ...put, parts: [part], state: 'open' }));
 
-/** The lines of a plan in the order of the saw: sticks, then sheets. */
+/** Strips of a roll as a batch keeps them: of one that is bent round a corner the part that is in it is said. */
+export const rollPieces = (r: SawRoll): BatchPiece[] =>
+  r.strips.map(({ part: { item: _, ...part }, ...put }) => ({ ...put, parts: [part], state: 'open' }));
+
+/** The lines of a plan in the order of the saw: sticks, then sheets, then rolls. */
 const linesOf = (plan: DraftPlan, firewood: number) => {
   const last = Math.max(-1, ...plan.sticks.map((s) => s.stack));
   const sticks = plan.sticks.map((s) => ({
@@ -53,7 +59,20 @@ const linesOf = (plan: DraftPlan, firewood: number) => {
     cuts: json(s.cuts),
     rests: json(s.rests),
   }));
-  return [...sticks, ...sheets];
+  const after = Math.max(last, ...sheets.map((s) => s.stack));
+  const rolls = plan.rolls.map((r, k) => ({
+    kind: 'roll',
+    item: r.item,
+    length: r.length,
+    width: r.width,
+    cost: r.cost,
+    stock_id: r.stock,
+    stack: after + 1 + k,
+    pieces: json(rollPieces(r)),
+    cuts: null,
+    rests: json((r.left >= ROLL_END ? [{ length: r.left, width: r.width }] : []) satisfies BatchRest[]),
+  }));
+  return [...sticks, ...sheets, ...rolls];
 };
 
 /**

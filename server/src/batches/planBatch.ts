@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { findItem } from '@rubbet/core/stock';
 import { joinSticks } from '@rubbet/core/saw';
-import type { SawSheets, SawSticks } from '@rubbet/core/saw';
+import type { SawRolls, SawSheets, SawSticks } from '@rubbet/core/saw';
 import { DB, readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import { transact } from '../database/transact.ts';
@@ -62,8 +62,19 @@ export class BatchPlanner {
       { parts: from.sheets, rack: from.rack, rules: saw, items },
       options,
     );
+    signal?.throwIfAborted();
+    if (from.faces.length > 0) say?.((lumber.length + 0.5) / (lumber.length + 1), 'Laying out the mesh');
+    const rolls = await this.pool.run(
+      'planSawRolls',
+      { faces: from.faces, rack: from.rack, items, effort: effort === 'full' ? 'full' : 'quick' },
+      options,
+    );
     const apart = await this.pool.run('sawApart', { parts: from.sticks, rules: saw, items }, options);
-    return join(found, sheets, { pieces: from.sticks.length + from.sheets.length, waiting: from.waiting, apart });
+    return join(found, sheets, rolls, {
+      pieces: from.sticks.length + from.sheets.length + from.faces.length,
+      waiting: from.waiting,
+      apart: apart + rolls.apart,
+    });
   }
 
   /** Plans and keeps; plans again where the rack or the batch have changed while it was planned. Gives whether it is kept. */
@@ -98,11 +109,12 @@ export class BatchPlanner {
 const join = (
   found: readonly SawSticks[],
   sheets: SawSheets,
+  rolls: SawRolls,
   more: { readonly pieces: number; readonly waiting: number; readonly apart: number },
 ): DraftPlan => {
   const { sticks, ...sawn } = joinSticks(found);
   const buy = new Map<string, { item: string; length: number; width: number | null; count: number; cost: number }>();
-  for (const s of [...sticks.map((x) => ({ ...x, width: null })), ...sheets.sheets]) {
+  for (const s of [...sticks.map((x) => ({ ...x, width: null })), ...sheets.sheets, ...rolls.rolls]) {
     if (s.stock !== null) continue;
     const key = `${s.item}|${s.length}|${s.width ?? ''}`;
     const was = buy.get(key);
@@ -118,8 +130,10 @@ const join = (
     pieces: more.pieces,
     sticks: sticks.length,
     sheets: sheets.sheets.length,
+    rolls: rolls.rolls.length,
     cost: sawn.cost + sheets.cost,
     costBound: sawn.bound + sheets.bound,
+    costMesh: rolls.cost,
     proved: sawn.proved && sheets.proved,
     moves: sawn.moves,
     costApart: more.apart,
@@ -131,5 +145,5 @@ const join = (
       why,
     })),
   };
-  return { sticks, sheets: sheets.sheets, figures };
+  return { sticks, sheets: sheets.sheets, rolls: rolls.rolls, figures };
 };

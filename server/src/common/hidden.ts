@@ -18,6 +18,7 @@ const MONEY = new Set([
   'margin',
   'each',
   'costApart',
+  'costMesh',
   'costBound',
   'terms',
 ]);

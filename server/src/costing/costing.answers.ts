@@ -22,7 +22,7 @@ export interface YieldLine {
   readonly month: string;
   readonly item: string;
   readonly name: string;
-  readonly kind: 'stick' | 'sheet';
+  readonly kind: 'stick' | 'sheet' | 'roll';
   readonly taken: number;
   readonly pieces: number;
   readonly returned: number;

@@ -12,7 +12,7 @@ const MOST = 60;
 const MOST_LINES = 20_000;
 
 interface CutRow {
-  readonly kind: 'stick' | 'sheet';
+  readonly kind: 'stick' | 'sheet' | 'roll';
   readonly item: string;
   readonly length: number;
   readonly width: number | null;
@@ -94,20 +94,20 @@ export class Costing {
       const sum = (kinds: readonly string[]): number =>
         w.quantity * lines.filter((l) => kinds.includes(l.kind)).reduce((n, l) => n + l.cost, 0);
       const sawn = parts
-        .filter((p) => p.id === w.id && ['lumber', 'sheet'].includes(findItem(p.item).kind))
+        .filter((p) => p.id === w.id && ['lumber', 'sheet', 'mesh'].includes(findItem(p.item).kind))
         .reduce((n, p) => n + Number(p.n), 0);
       const mine = taken.get(w.orderId);
       return {
         orderId: w.orderId,
         title: w.title,
         done: w.doneAt !== null,
-        woodPlanned: sum(['lumber', 'sheet']),
+        woodPlanned: sum(['lumber', 'sheet', 'mesh']),
         woodCut: mine ? Math.round(mine.cost) : null,
         cutShare: sawn === 0 ? 0 : Math.min(1, (mine?.parts ?? 0) / sawn),
         minutesPlanned: Math.round(Number(s?.planned ?? 0)),
         minutesLogged: Number(s?.logged ?? 0),
         minutesOfDone: Math.round(Number(s?.done ?? 0)),
-        hardwarePlanned: sum(['hardware', 'piece', 'mesh', 'roofing']),
+        hardwarePlanned: sum(['hardware', 'piece', 'roofing']),
         spoiled: mine?.spoiled ?? 0,
       };
     });
@@ -121,9 +121,9 @@ const woodByOrder = (cut: readonly CutRow[]): Map<number, { cost: number; parts:
     const pieces = readJson<BatchPiece[]>(l.pieces);
     const back = readJson<BatchRest[]>(l.rests);
     const size = (p: { readonly length: number; readonly width?: number }): number =>
-      l.kind === 'sheet' ? p.length * (p.width ?? 0) : p.length;
-    const whole = l.kind === 'sheet' ? l.length * (l.width ?? 0) : l.length;
-    const kept = back.filter((r) => l.kind === 'sheet' || r.width === undefined).reduce((n, r) => n + size(r), 0);
+      l.kind !== 'stick' ? p.length * (p.width ?? 0) : p.length;
+    const whole = l.kind !== 'stick' ? l.length * (l.width ?? 0) : l.length;
+    const kept = back.filter((r) => l.kind !== 'stick' || r.width === undefined).reduce((n, r) => n + size(r), 0);
     const spent = whole > 0 ? l.cost * Math.max(0, 1 - kept / whole) : 0;
     const all = pieces.reduce((n, p) => n + size(p), 0);
     for (const p of pieces)

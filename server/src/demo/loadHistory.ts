@@ -1,9 +1,20 @@
 import { unitsOf } from '@rubbet/core/order';
-import { findSheetSources, findStickSources, planSaw, planSawSheets, ripTogether, SAW_RULES } from '@rubbet/core/saw';
+import {
+  findRollSources,
+  findSheetSources,
+  findStickSources,
+  planSaw,
+  planSawRolls,
+  planSawSheets,
+  ripTogether,
+  ROLL_END,
+  SAW_RULES,
+} from '@rubbet/core/saw';
 import { repeatParts } from '@rubbet/core/unit';
 import { findPlan } from '../bench/workPlans.ts';
 import type { BatchPiece, BatchRest } from '../batches/batches.answers.ts';
-import { sheetPieces, stickPieces } from '../batches/keepPlan.ts';
+import { rollPieces, sheetPieces, stickPieces } from '../batches/keepPlan.ts';
+import { listFaces } from '../batches/listFaces.ts';
 import { listSawParts } from '../batches/listSawParts.ts';
 import type { Db } from '../database/connect.ts';
 import { addOffcut, findLine } from '../rack/ledger.ts';
@@ -23,20 +34,24 @@ export const loadHistory = async (trx: Db, orders: readonly number[], by: string
     const parts = listSawParts(order, { build: plan.build, units }, open, true);
     const sticks = planSaw(ripTogether(parts.sticks, SAW_RULES.kerf), findStickSources([]), SAW_RULES, 'quick');
     const sheets = planSawSheets(parts.sheets, findSheetSources([]), { kerf: SAW_RULES.kerf, saw: SAW_RULES.sheets });
+    const faces = listFaces(order, { build: plan.build, units }, new Set(open.map((o) => o.part)));
+    const rolls = planSawRolls(faces, findRollSources([]), 'quick');
     const at = trx.raw('DATE_SUB(UTC_TIMESTAMP(), INTERVAL ? DAY)', [16 + 19 * k]);
     const [batch] = (await trx('batches').insert({
       title: `Order ${order}`,
       state: 'done',
       orders: json([order]),
       figures: json({
-        pieces: parts.sticks.length + parts.sheets.length,
+        pieces: parts.sticks.length + parts.sheets.length + faces.length,
         sticks: sticks.sticks.length,
         sheets: sheets.sheets.length,
+        rolls: rolls.rolls.length,
+        costMesh: rolls.cost,
         cost: sticks.cost + sheets.cost,
         costBound: sticks.bound + sheets.bound,
         proved: sticks.proved && sheets.proved,
         moves: sticks.moves,
-        costApart: sticks.cost,
+        costApart: sticks.cost + rolls.cost,
         waiting: 0,
         buy: [],
         unplaced: [],
@@ -69,6 +84,16 @@ export const loadHistory = async (trx: Db, orders: readonly number[], by: string
         pieces: ended(sheetPieces(s)),
         rests: [] as BatchRest[],
       })),
+      ...rolls.rolls.map((r) => ({
+        kind: 'roll',
+        item: r.item,
+        length: r.length,
+        width: r.width,
+        cost: r.cost,
+        cuts: null,
+        pieces: ended(rollPieces(r)),
+        rests: (r.left >= ROLL_END ? [{ length: r.left, width: r.width }] : []) as BatchRest[],
+      })),
     ];
     // What was bought for it came and went: the rack is as it was.
     const entries: object[] = [];
@@ -79,11 +104,16 @@ export const loadHistory = async (trx: Db, orders: readonly number[], by: string
       entries.push({ ...move, change: 1, kind: 'received' }, { ...move, change: -1, kind: 'cut', batch_id: batch });
       const rests: BatchRest[] = [];
       for (const r of l.rests) {
-        const { id: rest, mark } = await addOffcut(trx, { item: l.item, length: r.length });
-        await trx('stock').where({ id: rest }).update({ since: at });
+        const { id: rest, mark } = await addOffcut(trx, { item: l.item, ...r });
+        // The ends of the last order's rolls are there still.
+        const there = l.kind === 'roll' && k === 0;
+        await trx('stock')
+          .where({ id: rest })
+          .update({ since: at, ...(there ? { quantity: 1, place: 'E2' } : {}) });
+        const move = { stock_id: rest, by, at };
         entries.push(
-          { stock_id: rest, by, at, change: 1, kind: 'returned', batch_id: batch, why: `left of order ${order}` },
-          { stock_id: rest, by, at, change: -1, kind: 'corrected', why: 'used for a repair' },
+          { ...move, change: 1, kind: 'returned', batch_id: batch, why: `left of order ${order}` },
+          ...(there ? [] : [{ ...move, change: -1, kind: 'corrected', why: 'used for a repair' }]),
         );
         rests.push({ ...r, stock: rest, mark });
       }

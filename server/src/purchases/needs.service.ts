@@ -1,8 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { addDays } from '@rubbet/core/schedule';
 import { netNeeds } from '@rubbet/core/saw';
-import type { RackStock, SawPart, SawSheetPart, There, Wanted } from '@rubbet/core/saw';
-import type { MeshFace } from '@rubbet/core/cut';
+import type { RackStock, SawFace, SawPart, SawSheetPart, There, Wanted } from '@rubbet/core/saw';
 import { findItem, priceOf, withItems } from '@rubbet/core/stock';
 import type { ItemChanges } from '@rubbet/core/stock';
 import { readPlanText } from '../bench/workPlans.ts';
@@ -75,32 +74,18 @@ export class Needs {
     });
   }
 
-  /** Rolls and roofing sheets that all orders share: wanted when the first of them is, and for every one that takes of them. */
-  private async rolls(
-    faces: readonly MeshFace[],
+  /** Roofing sheets that all orders share: wanted when the first of them is. */
+  private async roofing(
     roofing: readonly { readonly item: string; readonly length: number; readonly order: number }[],
     by: ReadonlyMap<number, string>,
     items: ItemChanges,
   ): Promise<Wanted[]> {
-    const { mesh, metal } = await this.pool.run('rollsFor', { faces, roofing, items });
-    const first = (orders: readonly number[]): { order: number; by: string } =>
-      [...new Set(orders)]
+    const metal = await this.pool.run('metalFor', { roofing, items });
+    const first = (item: string): { order: number; by: string } =>
+      [...new Set(roofing.filter((r) => r.item === item).map((r) => r.order))]
         .map((order) => ({ order, by: by.get(order) ?? '' }))
         .sort((a, b) => a.by.localeCompare(b.by))[0] ?? { order: 0, by: '' };
-    const taking = (item: string): number[] => [
-      ...faces.filter((f) => f.item === item).map((f) => Number(f.id.split('/')[0])),
-      ...roofing.filter((r) => r.item === item).map((r) => r.order),
-    ];
-    return [
-      ...mesh.map((r) => ({
-        item: r.item,
-        length: r.length,
-        width: r.width,
-        quantity: r.count,
-        ...first(taking(r.item)),
-      })),
-      ...metal.map((m) => ({ item: m.item, length: m.length, width: null, quantity: 1, ...first(taking(m.item)) })),
-    ];
+    return metal.map((m) => ({ item: m.item, length: m.length, width: null, quantity: 1, ...first(m.item) }));
   }
 
   async show(): Promise<NeedsAnswer> {
@@ -115,7 +100,7 @@ export class Needs {
     const sticks: SawPart[] = [];
     const sheets: SawSheetPart[] = [];
     const counted: Wanted[] = [];
-    const faces: MeshFace[] = [];
+    const faces: SawFace[] = [];
     const roofing: { readonly item: string; readonly length: number; readonly order: number }[] = [];
     const by = new Map(orders.map((o) => [o.id, o.by]));
     for (const { id, by: day } of orders) {
@@ -130,10 +115,10 @@ export class Needs {
       sticks.push(...found.sticks.filter((p) => !served.has(refOf(p))));
       sheets.push(...found.sheets.filter((p) => !served.has(refOf(p))));
       counted.push(...found.counted.map((c) => ({ ...c, order: id, by: day })));
-      faces.push(...found.faces);
+      faces.push(...found.faces.filter((p) => !served.has(refOf(p))));
       roofing.push(...found.roofing.map((r) => ({ ...r, order: id })));
     }
-    counted.push(...(await this.rolls(faces, roofing, by, changes)));
+    counted.push(...(await this.roofing(roofing, by, changes)));
     // What is on its way is as good as on the rack: known by a number below nothing.
     const rack: RackStock[] = [...free, ...coming.map((c) => ({ ...c, id: -c.id, mark: '', free: c.quantity }))];
     const wanted: (Wanted & { readonly from: 'rack' | 'order' | 'yard' })[] = [];
@@ -169,6 +154,13 @@ export class Needs {
         s.pieces.map((p) => p.part.order),
         s.width,
       );
+    const rolled = await this.pool.run('planSawRolls', { faces, rack, items: changes, effort: 'quick' });
+    for (const r of rolled.rolls)
+      take(
+        r,
+        r.strips.map((x) => x.part.order),
+        r.width,
+      );
     return this.answer(list, { wanted, counted, free, coming }, changes, orders.length);
   }
 
@@ -190,7 +182,10 @@ export class Needs {
         s.lead_days,
       ]),
     );
-    const cutStock = (item: string): boolean => ['lumber', 'sheet'].includes(findItem(item).kind);
+    type Sized = Pick<There, 'item' | 'length' | 'width'>;
+    const same = (a: Sized, b: Sized): boolean =>
+      a.item === b.item && a.length === b.length && (a.width ?? null) === b.width;
+    const cutStock = (item: string): boolean => ['lumber', 'sheet', 'mesh'].includes(findItem(item).kind);
     const kept = {
       packOf: (item: string) => byKey.get(item)?.pack ?? 1,
       leastOf: (item: string) => byKey.get(item)?.least ?? 0,
@@ -211,14 +206,12 @@ export class Needs {
       found.coming.filter((c) => !cutStock(c.item)),
       kept,
     );
-    const same = (a: There | Wanted, b: { item: string; length: number | null; width: number | null }): boolean =>
-      a.item === b.item && a.length === b.length && (a.width ?? null) === b.width;
     const lines = [
       ...sawn.map((n) => ({
         ...n,
-        buy: n.buy + (least.find((l) => l.item === n.item && l.length === n.length)?.buy ?? 0),
+        buy: n.buy + (least.find((l) => same(l, n))?.buy ?? 0),
       })),
-      ...least.filter((l) => l.buy > 0 && !sawn.some((n) => n.item === l.item && n.length === l.length)),
+      ...least.filter((l) => l.buy > 0 && !sawn.some((n) => same(l, n))),
       ...others,
     ]
       .filter((n) => n.buy > 0)

@@ -25,7 +25,7 @@ export interface Movement {
 
 /** How a line is called: `2×4, 96"`, with its mark where it has one. */
 export const nameStock = (s: StockKey): string =>
-  `${findItem(s.item).name}${s.length === null ? '' : `, ${printLength(s.length)}`}${s.mark ? `, ${s.mark}` : ''}`;
+  `${findItem(s.item).name}${s.length === null ? '' : `, ${s.width ? `${printLength(s.width)} × ` : ''}${printLength(s.length)}`}${s.mark ? `, ${s.mark}` : ''}`;
 
 /** The size of a line: a whole sheet has none of its own, however it was written. */
 export const plainSize = (

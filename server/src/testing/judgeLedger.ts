@@ -83,9 +83,9 @@ export const judgeLedger = async (db: Db): Promise<void> => {
     .sum({ n: 'stock_ledger.change' })) as unknown as { item: string; n: number }[];
   for (const { item, n } of cutInBatches)
     expect([findItem(item).key, 0 - Number(n)]).toEqual([item, gone.get(item) ?? 0]);
-  // A part is cut from one stick.
+  // A part is cut from one stick; a face of mesh may be several strips.
   const refs = lines
-    .filter((l) => l.state === 'cut')
+    .filter((l) => l.state === 'cut' && l.kind !== 'roll')
     .flatMap((l) =>
       readJson<BatchPiece[]>(l.pieces)
         .filter((p) => p.state === 'cut')

@@ -16,16 +16,24 @@ import {
 } from '@rubbet/core/order';
 import type { Business, BusinessRules, OrderComputation, OrderInput, WorkPlan } from '@rubbet/core/order';
 import { moveBlock, planSchedule } from '@rubbet/core/schedule';
-import { findSheetSources, findStickSources, planSaw, planSawSheets, ripTogether } from '@rubbet/core/saw';
-import type { RackStock, SawPart, SawRules, SawSheetPart } from '@rubbet/core/saw';
-import { planRolls, planSticks } from '@rubbet/core/cut';
-import type { MeshFace } from '@rubbet/core/cut';
+import {
+  findRollSources,
+  findSheetSources,
+  findStickSources,
+  planSaw,
+  planSawRolls,
+  planSawSheets,
+  ripTogether,
+} from '@rubbet/core/saw';
+import type { RackStock, SawFace, SawPart, SawRules, SawSheetPart } from '@rubbet/core/saw';
+import { planSticks } from '@rubbet/core/cut';
 import { itemsOf, withItems } from '@rubbet/core/stock';
 import type { ItemChanges } from '@rubbet/core/stock';
 import { hasCut, repeatParts } from '@rubbet/core/unit';
 import { planMesh, replanSticks } from '@rubbet/core/takeoff';
 import type { Batch } from '../batches/batches.answers.ts';
 import { batchPdf } from '../batches/batchPaper.ts';
+import { listFaces } from '../batches/listFaces.ts';
 import { listSawParts } from '../batches/listSawParts.ts';
 import { listToBuy } from '../purchases/listToBuy.ts';
 import { workRowsOf } from '../bench/workRows.ts';
@@ -233,7 +241,7 @@ export const TASKS = {
     readonly paper: PaperFor;
   }) => {
     const { show, business } = paperOf(paper);
-    const known = new Map(
+    const known = new Map<string, Parameters<typeof labelsDocument>[1][number]>(
       orders.flatMap(({ order, plan, rows }) =>
         rows.flatMap((r) =>
           labelled(readPlan(plan), [r], (row) => `${origin}/p/${order}/${row}`).map(
@@ -242,9 +250,10 @@ export const TASKS = {
         ),
       ),
     );
-    const labels = batch.list
+    const refs = batch.list
       .flatMap((l) => l.pieces.filter((p) => p.state !== 'spoiled').flatMap((p) => p.parts))
-      .flatMap((p) => known.get(`${p.order}/${p.part}`) ?? []);
+      .map((p) => `${p.order}/${p.part}`);
+    const labels = [...new Set(refs)].flatMap((ref) => known.get(ref) ?? []);
     return printPlain(`Labels of batch ${batch.id}`, labelsDocument(0, labels, show, LABEL_SHEETS[business.paper]));
   },
   batchPdf: ({ batch, paper }: { readonly batch: Batch; readonly paper: PaperFor }) => batchPdf(batch, paperOf(paper)),
@@ -281,7 +290,7 @@ export const TASKS = {
   schedule: (args: Parameters<typeof planSchedule>) => planSchedule(...args),
   moveBlock: (args: Parameters<typeof moveBlock>) => moveBlock(...args),
   replanSticks: (args: Parameters<typeof replanSticks>) => replanSticks(...args),
-  /** What the saw cuts of some open parts of an order: sticks and sheets, and how many wait to be measured in place. */
+  /** What is cut of some open parts of an order: sticks, sheets and mesh, and how many wait to be measured in place. */
   sawParts: ({
     order,
     plan,
@@ -292,21 +301,21 @@ export const TASKS = {
     readonly open: readonly { readonly part: string; readonly measured: number | null }[];
   }) => {
     const read = readPlan(plan);
-    return listSawParts(order, { build: read.build, units: unitsOf(read) }, open);
+    const of = { build: read.build, units: unitsOf(read) };
+    return {
+      ...listSawParts(order, of, open),
+      faces: listFaces(order, of, new Set(open.map((o) => o.part))),
+    };
   },
-  /** Rolls and roofing sheets for faces and slopes of many orders, from common rolls and sheets. */
-  rollsFor: ({
-    faces,
+  /** Roofing sheets for slopes of many orders, from common sheets. */
+  metalFor: ({
     roofing,
     items,
   }: {
-    readonly faces: readonly MeshFace[];
     readonly roofing: readonly { readonly item: string; readonly length: number }[];
     readonly items: ItemChanges;
   }) =>
     withItems(items, () => {
-      const rolls = itemsOf('mesh').flatMap((m) => m.rolls.map((r) => ({ item: m.key, ...r })));
-      const mesh = planRolls(faces, rolls, 'quick').rolls;
       const { sticks } = planSticks(
         {
           kerf: 0,
@@ -316,7 +325,33 @@ export const TASKS = {
         },
         'quick',
       );
-      return { mesh, metal: sticks.map(({ item, length }) => ({ item, length })) };
+      return sticks.map(({ item, length }) => ({ item, length }));
+    }),
+  /** The mesh of a batch from common rolls, the rack's first; and what the rolls cost where each order has its own, all bought. */
+  planSawRolls: ({
+    faces,
+    rack,
+    items,
+    effort,
+  }: {
+    readonly faces: readonly SawFace[];
+    readonly rack: readonly RackStock[];
+    readonly items: ItemChanges;
+    readonly effort: 'quick' | 'full';
+  }) =>
+    withItems(items, () => {
+      const orders = [...new Set(faces.map((f) => f.order))];
+      const apart = orders.map((order) =>
+        planSawRolls(
+          faces.filter((f) => f.order === order),
+          findRollSources([]),
+          'quick',
+        ),
+      );
+      return {
+        ...planSawRolls(faces, findRollSources(rack), effort),
+        apart: apart.reduce((n, p) => n + p.cost, 0),
+      };
     }),
   /** What an order still takes, for buying. */
   toBuy: ({

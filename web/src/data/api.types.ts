@@ -612,12 +612,17 @@ export interface components {
       readonly pieces: number;
       readonly sticks: number;
       readonly sheets: number;
+      /** @description Batches that were planned before mesh was cut with them have none. */
+      readonly rolls?: number;
+      /** @description What the wood costs, and what no plan goes under. */
       readonly cost: number;
       readonly costBound: number;
       readonly proved: boolean;
       /** @description How often the stop is set. */
       readonly moves: number;
-      /** @description What the sticks of each order by itself would cost, from the yard. */
+      /** @description What its rolls of mesh cost. */
+      readonly costMesh?: number;
+      /** @description What sticks and mesh of each order by itself would cost, from the yard. */
       readonly costApart: number;
       /** @description Pieces that are measured in place first, and stay at the bench. */
       readonly waiting: number;
@@ -641,7 +646,7 @@ export interface components {
       /** @description Lines of one stack are cut lying on each other. */
       readonly stack: number;
       /** @enum {string} */
-      readonly kind: 'stick' | 'sheet';
+      readonly kind: 'stick' | 'sheet' | 'roll';
       readonly item: string;
       readonly length: number;
       readonly width: number | null;
@@ -672,7 +677,7 @@ export interface components {
       readonly rip?: number;
       readonly ends?: string;
     };
-    /** @description A piece of a stick or sheet. A piece of a sheet has its place on it. */
+    /** @description A piece of a stick, sheet or roll. A piece of a sheet or roll has its place on it. */
     readonly BatchPiece: {
       readonly length: number;
       readonly width?: number;
@@ -681,6 +686,11 @@ export interface components {
       readonly parts: readonly components['schemas']['BatchPart'][];
       /** @description Width of the strip that ripping leaves. */
       readonly strip?: number;
+      /**
+       * @description A strip of mesh that runs on from the one before it, round a corner.
+       * @constant
+       */
+      readonly bent?: true;
       /** @enum {string} */
       readonly state: 'open' | 'cut' | 'spoiled';
     };
@@ -1963,7 +1973,7 @@ export interface components {
       readonly item: string;
       readonly name: string;
       /** @enum {string} */
-      readonly kind: 'stick' | 'sheet';
+      readonly kind: 'stick' | 'sheet' | 'roll';
       readonly taken: number;
       readonly pieces: number;
       readonly returned: number;

@@ -6,6 +6,7 @@ import * as ownBusiness from './004-own-business.ts';
 import * as methods from './005-methods.ts';
 import * as bench from './006-bench.ts';
 import * as saw from './007-saw.ts';
+import * as rolls from './008-rolls.ts';
 
 /** Every migration by name, oldest first. */
 export const migrations: Readonly<Record<string, Knex.Migration>> = {
@@ -16,6 +17,7 @@ export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '005-methods': methods,
   '006-bench': bench,
   '007-saw': saw,
+  '008-rolls': rolls,
 };
 
 /** Name of the newest migration that this version knows. */

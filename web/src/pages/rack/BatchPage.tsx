@@ -38,12 +38,12 @@ const Figures = ({ batch, office }: { batch: BatchData; office: boolean }) => {
   if (!f) return null;
   const fromRack = batch.list.filter((l) => l.stock !== null).length;
   const offcuts = batch.list.filter((l) => l.stock !== null && l.stock.mark !== '').length;
-  const sticks = batch.list.filter((l) => l.kind === 'stick').reduce((n, l) => n + l.cost, 0);
+  const shared = batch.list.filter((l) => l.kind !== 'sheet').reduce((n, l) => n + l.cost, 0);
   const over = f.cost - f.costBound;
   return (
     <Box display="grid" gridTemplateColumns="repeat(auto-fit, minmax(150px, 1fr))" gap={5} mb={6}>
       <Figure label="Cut" value={`${batch.linesCut} of ${batch.lines}`}>
-        {f.sticks} sticks and {f.sheets} sheets were planned
+        {f.sticks} sticks, {f.sheets} sheets{f.rolls ? ` and ${f.rolls} rolls` : ''} were planned
       </Figure>
       <Figure label="From the rack" value={fromRack}>
         {offcuts === 0
@@ -60,9 +60,10 @@ const Figures = ({ batch, office }: { batch: BatchData; office: boolean }) => {
           {f.proved ? 'no plan costs less' : `within ${show.money(over)} of the least that any plan can cost`}
         </Figure>
       )}
-      {office && batch.orders.length > 1 && f.costApart > sticks && batch.linesCut === 0 && (
-        <Figure label="Cut together" value={show.money(f.costApart - sticks)} tone="moss">
-          less in sticks than each order by itself from the yard
+      {office && (f.costMesh ?? 0) > 0 && <Figure label="Mesh" value={show.money(f.costMesh ?? 0)} />}
+      {office && batch.orders.length > 1 && f.costApart > shared && batch.linesCut === 0 && (
+        <Figure label="Cut together" value={show.money(f.costApart - shared)} tone="moss">
+          less in sticks and mesh than each order by itself from the yard
         </Figure>
       )}
       {f.waiting > 0 && (

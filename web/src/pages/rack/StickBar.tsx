@@ -83,7 +83,10 @@ export const StickBar = ({
   </Box>
 );
 
-/** A sheet from above, with its pieces where they lie and its cuts in sequence. */
+/** Inches of a roll that are drawn beyond its last strip. */
+const BEYOND = 18;
+
+/** A sheet, or as much of a roll as is cut, from above, with its pieces where they lie and its cuts in sequence. */
 export const SheetMap = ({
   line,
   bad,
@@ -94,18 +97,22 @@ export const SheetMap = ({
   readonly onPiece?: ((k: number) => void) | undefined;
 }) => {
   const width = line.width ?? 48;
+  const used = Math.max(0, ...line.pieces.map((p) => (p.x ?? 0) + p.length));
+  const length = line.kind === 'roll' ? Math.min(line.length, used + BEYOND) : line.length;
+  // A roll is drawn smaller, and written on as large.
+  const scale = Math.max(1, length / 140);
   return (
     <svg
-      viewBox={`-1 -1 ${line.length + 2} ${width + 2}`}
-      style={{ width: '100%', maxWidth: 560, display: 'block' }}
+      viewBox={`-1 -1 ${length + 2} ${width + 2}`}
+      style={{ width: '100%', maxWidth: line.kind === 'roll' ? 900 : 560, display: 'block' }}
       className="on-paper"
       role={onPiece ? 'group' : 'img'}
-      aria-label={`A sheet with ${line.pieces.length} pieces`}
+      aria-label={`A ${line.kind} with ${line.pieces.length} pieces`}
     >
       <rect
         x={0}
         y={0}
-        width={line.length}
+        width={length}
         height={width}
         fill="var(--rb-colors-tapeoff)"
         stroke="var(--rb-colors-soft)"
@@ -116,8 +123,8 @@ export const SheetMap = ({
         const spoiled = p.state === 'spoiled' || bad?.has(k) === true;
         const w = p.width ?? 0;
         // What is narrow and high is read from the side.
-        const upright = p.length < 14 && w > p.length;
-        const small = Math.min(p.length, w) < 6 || (upright ? w : p.length) < 12;
+        const upright = p.length < 14 * scale && w > p.length;
+        const small = Math.min(p.length, w) < 6 * scale || (upright ? w : p.length) < 12 * scale;
         const [cx, cy] = [(p.x ?? 0) + p.length / 2, width - (p.y ?? 0) - w / 2];
         return (
           <g
@@ -150,10 +157,10 @@ export const SheetMap = ({
             />
             <text
               x={cx}
-              y={cy + 1.5}
+              y={cy + 1.5 * scale}
               {...(upright ? { transform: `rotate(-90 ${cx} ${cy})` } : {})}
               textAnchor="middle"
-              fontSize={small ? 3 : 4.4}
+              fontSize={(small ? 3 : 4.4) * scale}
               fontWeight={640}
               fill={`var(--rb-colors-${spoiled ? 'keel' : p.state === 'cut' ? 'ink' : 'woodink'})`}
               textDecoration={spoiled ? 'line-through' : 'none'}

@@ -65,6 +65,7 @@ export const Yield = () => {
         [
           ['stick', 'sticks', 'var(--rb-colors-wood)'],
           ['sheet', 'sheets', 'var(--rb-colors-tick)'],
+          ['roll', 'rolls', 'var(--rb-colors-soft)'],
         ] as const
       ).map(([kind, name, color]) => ({
         name: `in pieces, ${name}`,

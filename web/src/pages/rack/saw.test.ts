@@ -121,8 +121,8 @@ describe('yields', () => {
   });
   it('are weighed by what was taken in a month', () => {
     expect(byMonth(lines)).toEqual([
-      { month: '2026-04', stick: 80, sheet: 0 },
-      { month: '2026-05', stick: 90, sheet: 50 },
+      { month: '2026-04', stick: 80, sheet: 0, roll: 0 },
+      { month: '2026-05', stick: 90, sheet: 50, roll: 0 },
     ]);
   });
 });

@@ -42,12 +42,12 @@ export const shareOf = (l: Line, part: Part): number => (l.taken === 0 ? 0 : (10
 /** How much of what was taken is in pieces, month by month, per cent. */
 export const byMonth = (
   lines: readonly Line[],
-): { readonly month: string; readonly stick: number; readonly sheet: number }[] =>
+): { readonly month: string; readonly stick: number; readonly sheet: number; readonly roll: number }[] =>
   [...new Set(lines.map((l) => l.month))].sort().map((month) => {
     const share = (kind: Line['kind']): number => {
       const mine = lines.filter((l) => l.month === month && l.kind === kind);
       const taken = mine.reduce((n, l) => n + l.taken, 0);
       return taken === 0 ? 0 : (100 * mine.reduce((n, l) => n + l.pieces, 0)) / taken;
     };
-    return { month, stick: share('stick'), sheet: share('sheet') };
+    return { month, stick: share('stick'), sheet: share('sheet'), roll: share('roll') };
   });

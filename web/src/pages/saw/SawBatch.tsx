@@ -17,8 +17,8 @@ import { Len, Soft } from '../../parts/Text.tsx';
 import { BigButton } from '../bench/BigButton.tsx';
 import { HoldButton } from '../bench/HoldButton.tsx';
 import { feetOf, sizeOf } from '../rack/sizes.ts';
-import { SheetMap, StickBar } from '../rack/StickBar.tsx';
-import { goesTo, nextStack, stopsOf } from './stacks.ts';
+import { nameOf, SheetMap, StickBar } from '../rack/StickBar.tsx';
+import { goesTo, nextStack, stopsOf, stripsOf } from './stacks.ts';
 
 /** The stops of a stack: where the stop stands now, and where it goes next. */
 const Stops = ({ lines }: { readonly lines: readonly BatchLine[] }) => (
@@ -36,6 +36,27 @@ const Stops = ({ lines }: { readonly lines: readonly BatchLine[] }) => (
           <Box key={e} color="chalk" fontSize="14px" fontWeight={600}>
             {e}
           </Box>
+        ))}
+      </Box>
+    ))}
+  </Box>
+);
+
+/** Strips of a roll in the order in which they come off it. */
+const Strips = ({ line }: { readonly line: BatchLine }) => (
+  <Box display="grid" gap="2px" fontSize="16px">
+    {stripsOf(line).map((s) => (
+      <Box key={s.at}>
+        <b>
+          {s.end ? 'Run it out whole, to ' : 'Cut it off at '}
+          <Len inches={s.at} />
+        </b>{' '}
+        {s.pieces.map((p, i) => (
+          <span key={i}>
+            {i > 0 && ', beside it '}
+            {nameOf(p)} <Len inches={p.width ?? 0} /> wide
+            {p.bent ? <Soft>, bent on round the corner</Soft> : null}
+          </span>
         ))}
       </Box>
     ))}
@@ -160,6 +181,7 @@ export const SawBatch = () => {
               {single && <QuietButton onClick={() => setSingle(false)}>Stack them</QuietButton>}
             </Box>
             {first.kind === 'stick' && <Stops lines={lines} />}
+            {first.kind === 'roll' && <Strips line={first} />}
             <Box mt={5} display="grid" gap={3}>
               {lines.map((l) =>
                 l.kind === 'stick' ? (
@@ -191,7 +213,7 @@ export const SawBatch = () => {
                       , ripped to <Len inches={x.rip} />
                     </>
                   )}
-                  {x.length < p.length - 1e-6 && (
+                  {first.kind === 'stick' && x.length < p.length - 1e-6 && (
                     <>
                       , then to <Len inches={x.length} />
                     </>
@@ -203,7 +225,7 @@ export const SawBatch = () => {
             <Box mt={4} display="flex" gap={6} flexWrap="wrap">
               <Box>
                 {first.rests.length === 0 ? (
-                  <Soft>What is left is firewood.</Soft>
+                  <Soft>{first.kind === 'roll' ? 'What is left is for patches.' : 'What is left is firewood.'}</Soft>
                 ) : (
                   first.rests.map((r, i) => (
                     <Box key={i}>
@@ -352,9 +374,7 @@ export const SawBatch = () => {
             ? 'All cut'
             : lines.length > 1
               ? `These ${lines.length} are cut`
-              : first.kind === 'sheet'
-                ? 'This sheet is cut'
-                : 'This stick is cut'}
+              : `This ${first.kind} is cut`}
           {spoiled > 0 && (
             <Box fontSize="16px" fontWeight={500}>
               {spoiled} of the pieces no good

@@ -43,3 +43,24 @@ export const goesTo = (
     }
   return [...out.values()];
 };
+
+/**
+ * Strips of a roll in the order in which they come off it: where each is cut off, from the roll's beginning, and what lies beside
+ * each other up to there. What is bent on round a corner comes off with the strip before it.
+ */
+export const stripsOf = (
+  line: Pick<BatchLine, 'pieces' | 'length'>,
+): { readonly at: number; readonly end: boolean; readonly pieces: readonly BatchPiece[] }[] => {
+  const runs: { from: number; at: number; pieces: BatchPiece[] }[] = [];
+  const sorted = [...line.pieces].sort((a, b) => (a.x ?? 0) - (b.x ?? 0) || (a.y ?? 0) - (b.y ?? 0));
+  for (const p of sorted) {
+    const from = p.x ?? 0;
+    const open = runs.at(-1);
+    const on = open !== undefined && (from < open.at - 1e-6 || p.bent === true);
+    if (open && on) {
+      open.pieces.push(p);
+      open.at = Math.max(open.at, from + p.length);
+    } else runs.push({ from, at: from + p.length, pieces: [p] });
+  }
+  return runs.map(({ at, pieces }) => ({ at, end: at > line.length - 1e-6, pieces }));
+};
