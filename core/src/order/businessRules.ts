@@ -81,6 +81,7 @@ const BOUNDS: Readonly<Record<string, readonly [number, number]>> = {
   'saw.longRest': [1, 192],
   'saw.stack': [0.5, 12],
   'saw.stopMove': [0, 1000],
+  'saw.ripPass': [0, 1000],
 };
 
 /** Least and most that a number setting may be. Where a table does not say it, a space is never nothing and nothing is twenty times its usual value. */

@@ -1,6 +1,7 @@
 import { itemsOf } from '../stock/index.ts';
 import type { SheetSource } from './planSawSheets.ts';
-import type { SawSource } from './types.ts';
+import { ripSources } from './ripSources.ts';
+import type { SawRules, SawSource } from './types.ts';
 
 /** A line of the rack as the saw sees it: what of it nobody has spoken for. */
 export interface RackStock {
@@ -17,9 +18,12 @@ export const OWN = 0.98;
 
 /**
  * What sticks can come from: offcuts, which cost nothing, whole sticks on the rack, then the yard in any number. The oldest
- * first, as the lines stand. Strips that were ripped are no sticks of their item.
+ * first, as the lines stand; last what can be ripped from wider sticks. Strips that were ripped are no sticks of their item.
  */
-export const findStickSources = (rack: readonly RackStock[]): SawSource[] => {
+export const findStickSources = (
+  rack: readonly RackStock[],
+  rules: Pick<SawRules, 'kerf' | 'ripPass'>,
+): SawSource[] => {
   const lumber = new Map(itemsOf('lumber').map((l) => [l.key, l]));
   const own = rack.flatMap((r): SawSource[] => {
     const item = lumber.get(r.item);
@@ -32,7 +36,8 @@ export const findStickSources = (rack: readonly RackStock[]): SawSource[] => {
   const yard = [...lumber.values()].flatMap((l) =>
     l.lengths.map((s): SawSource => ({ stock: null, item: l.key, length: s.length, cost: s.cost, quantity: null })),
   );
-  return [...own.sort((a, b) => a.cost - b.cost), ...yard];
+  const whole = [...own.sort((a, b) => a.cost - b.cost), ...yard];
+  return [...whole, ...ripSources(whole, rules)];
 };
 
 /** The same of sheets: offcuts of sheets, whole ones on the rack, then the yard. */

@@ -6,6 +6,7 @@ export * from './planSaw.ts';
 export * from './planSawSheets.ts';
 export * from './planSawRolls.ts';
 export * from './findSources.ts';
+export * from './ripSources.ts';
 export * from './netNeeds.ts';
 export * from './addUp.ts';
 export * from './bundlesOf.ts';

@@ -6,7 +6,7 @@ import { countStops, orderCuts } from './orderCuts.ts';
 import type { CutStack } from './orderCuts.ts';
 import { tidySticks } from './tidySticks.ts';
 import { worthOf } from './worthOf.ts';
-import type { SawPiece, SawRules, SawSource, SawStick, SawSticks } from './types.ts';
+import type { SawPiece, SawRip, SawRules, SawSource, SawStick, SawSticks } from './types.ts';
 
 const UP = (inches: number): number => Math.ceil(inches * 64 - 1e-6);
 const DOWN = (inches: number): number => Math.floor(inches * 64 + 1e-6);
@@ -95,11 +95,15 @@ const planItem = (
   )[0] as Draft;
   const { plan, stacks, moves } = best;
   const left = sources.map((s) => s.quantity);
-  const takeFrom = (stick: Bare): number | null => {
+  const ripped = new Map<SawSource, number>();
+  const takeFrom = (stick: Bare): Pick<SawStick, 'stock' | 'ripped'> => {
     const k = sources.findIndex((s, i) => s.length === stick.length && s.cost === stick.cost && left[i] !== 0);
     const before = left[k];
     if (before !== null && before !== undefined) left[k] = before - 1;
-    return sources[k]?.stock ?? null;
+    const from = sources[k];
+    if (from?.rip === undefined) return { stock: from?.stock ?? null };
+    ripped.set(from, (ripped.get(from) ?? 0) + 1);
+    return { stock: null, ripped: true };
   };
   const take = (length: number): SawPiece => {
     const next = bySize.get(UP(length))?.shift();
@@ -115,15 +119,21 @@ const planItem = (
         item,
         length: s.length,
         cost: s.cost,
-        stock: takeFrom(s),
+        ...takeFrom(s),
         cuts,
         left: clean(Math.max(0, DOWN(s.length) - UP(rules.endTrim) - used) / 64),
         stack,
       });
     }
   });
+  const rips = [...ripped].flatMap(([{ length, stock: line, rip }, n]) => {
+    const { item: wide, parts } = rip as NonNullable<SawSource['rip']>;
+    const one: SawRip = { item: wide, length, stock: line, gives: { item, parts } };
+    return Array.from({ length: Math.ceil(n / parts) }, () => one);
+  });
   return {
     sticks,
+    rips,
     cost: plan.cost,
     bound: Math.max(0, ...drafts.map((d) => d.plan.bound)),
     proved: plan.unplaced.length === 0 && drafts.some((d) => d.plan.proved && d.plan.cost >= plan.cost),
@@ -148,16 +158,36 @@ export const planSaw = (
   effort: Effort = 'full',
 ): SawSticks => {
   const items = [...new Set(pieces.map((p) => p.item))].sort();
-  const plans = items.map((item) =>
-    planItem(
+  // The wide first: of the rack narrow ones are ripped from what those leave.
+  const width = (item: string): number => findLumber(item).width;
+  const taken = new Map<number, number>();
+  const plans = new Map<string, SawSticks>();
+  for (const item of [...items].sort((a, b) => width(b) - width(a))) {
+    const plan = planItem(
       item,
       pieces.filter((p) => p.item === item),
-      sources.filter((s) => s.item === item && s.quantity !== 0),
+      sources.filter((s) => s.item === item).flatMap((s) => leftOf(s, taken)),
       rules,
       effort,
-    ),
-  );
-  return joinSticks(plans);
+    );
+    countTaken(plan, taken);
+    plans.set(item, plan);
+  }
+  return joinSticks(items.map((item) => plans.get(item) as SawSticks));
+};
+
+/** Counts what a plan takes of each line of the rack. */
+export const countTaken = (plan: Pick<SawSticks, 'sticks' | 'rips'>, taken: Map<number, number>): void => {
+  for (const { stock } of [...plan.sticks, ...plan.rips])
+    if (stock !== null) taken.set(stock, (taken.get(stock) ?? 0) + 1);
+};
+
+/** A source without what is taken of its line already; none where nothing is left. */
+const leftOf = (s: SawSource, taken: ReadonlyMap<number, number>): SawSource[] => {
+  if (s.quantity === 0) return [];
+  if (s.stock === null || s.quantity === null) return [s];
+  const quantity = s.quantity - (s.rip?.parts ?? 1) * (taken.get(s.stock) ?? 0);
+  return quantity > 0 ? [{ ...s, quantity }] : [];
 };
 
 /** Plans of several items as one: one after the other at the saw, their stacks counted on. */
@@ -169,6 +199,7 @@ export const joinSticks = (plans: readonly SawSticks[]): SawSticks => {
       before = 1 + Math.max(before - 1, ...mine.map((s) => s.stack));
       return mine;
     }),
+    rips: plans.flatMap((p) => p.rips),
     cost: plans.reduce((n, p) => n + p.cost, 0),
     bound: plans.reduce((n, p) => n + p.bound, 0),
     proved: plans.every((p) => p.proved),

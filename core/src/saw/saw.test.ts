@@ -41,7 +41,7 @@ describe('a batch at the saw', () => {
     fc.assert(
       fc.property(lengths, (list) => {
         const parts = partsOf(list);
-        const plan = planSaw(ripTogether(parts, SAW_RULES.kerf), findStickSources(rack), SAW_RULES, 'quick');
+        const plan = planSaw(ripTogether(parts, SAW_RULES.kerf), findStickSources(rack, SAW_RULES), SAW_RULES, 'quick');
         expect(plan.unplaced).toEqual([]);
         const cut = plan.sticks.flatMap((s) => s.cuts.flatMap((c) => c.parts.map((p) => p.part)));
         expect([...cut].sort()).toEqual(parts.map((p) => p.part).sort());
@@ -67,7 +67,11 @@ describe('a batch at the saw', () => {
       { sixteenths: 30 * 16, order: 3 },
       { sixteenths: 30 * 16, order: 3 },
     ]);
-    const plan = planSaw(ripTogether(parts, 0.125), findStickSources([]), { ...SAW_RULES, stopMove: 0, restWorth: 0 });
+    const plan = planSaw(ripTogether(parts, 0.125), findStickSources([], SAW_RULES), {
+      ...SAW_RULES,
+      stopMove: 0,
+      restWorth: 0,
+    });
     // By hand: 92 alone; 48 and 47 with a kerf are 95 1/8; three of 30 with two kerfs are 90 1/4: three sticks of 8 ft at $4.16.
     expect(plan.sticks.map((s) => s.length)).toEqual([96, 96, 96]);
     expect(plan.cost).toBe(3 * 416);
@@ -81,14 +85,14 @@ describe('a batch at the saw', () => {
       { id: 8, item: '2x4', length: 40, width: null, mark: 'R8', free: 1 },
       { id: 5, item: '2x4', length: 40, width: null, mark: 'R5', free: 1 },
     ];
-    const plan = planSaw(ripTogether([part(1, 'A', 38)], 0.125), findStickSources(twins), SAW_RULES);
+    const plan = planSaw(ripTogether([part(1, 'A', 38)], 0.125), findStickSources(twins, SAW_RULES), SAW_RULES);
     expect(plan.cost).toBe(0);
     // They stand in the order in which they came to the rack.
     expect(plan.sticks[0]?.stock).toBe(8);
   });
 
   it('says what it cannot cut, and why', () => {
-    const plan = planSaw(ripTogether([part(4, 'B', 200)], 0.125), findStickSources([]), SAW_RULES);
+    const plan = planSaw(ripTogether([part(4, 'B', 200)], 0.125), findStickSources([], SAW_RULES), SAW_RULES);
     expect(plan.unplaced).toHaveLength(1);
     expect(plan.unplaced[0]?.part.order).toBe(4);
     expect(plan.unplaced[0]?.why).toMatch(/longer than the longest 2x4, 192 in/);
@@ -107,7 +111,7 @@ describe('a batch at the saw', () => {
     withItems(carried, () => {
       const plan = planSaw(
         ripTogether(partsOf([{ sixteenths: 90 * 16, order: 1 }]), 0.125),
-        findStickSources([]),
+        findStickSources([], SAW_RULES),
         SAW_RULES,
       );
       expect(plan.sticks.map((s) => [s.length, s.cost])).toEqual([[120, 520]]);
@@ -115,7 +119,10 @@ describe('a batch at the saw', () => {
   });
 
   it('lets an end trim go from every stick', () => {
-    const plan = planSaw(ripTogether([part(1, 'A', 95)], 0.125), findStickSources([]), { ...SAW_RULES, endTrim: 2 });
+    const plan = planSaw(ripTogether([part(1, 'A', 95)], 0.125), findStickSources([], SAW_RULES), {
+      ...SAW_RULES,
+      endTrim: 2,
+    });
     expect(plan.sticks[0]?.length).toBe(120);
     expect(plan.sticks[0]?.left).toBeCloseTo(120 - 2 - 95 - 0.125, 6);
   });
@@ -286,14 +293,18 @@ describe('what is to be bought', () => {
 
 it('is judged against an exact solver', async () => {
   const parts = partsOf([61, 33, 33, 47, 29, 18, 18, 72].map((l, i) => ({ sixteenths: l * 16, order: (i % 2) + 1 })));
-  const plan = planSaw(ripTogether(parts, 0.125), findStickSources([]), { ...SAW_RULES, stopMove: 0, restWorth: 0 });
+  const plan = planSaw(ripTogether(parts, 0.125), findStickSources([], SAW_RULES), {
+    ...SAW_RULES,
+    stopMove: 0,
+    restWorth: 0,
+  });
   // In 1/64 in, a kerf with every piece and one more with the stick.
   const ticks = parts.map((p) => p.length * 64 + 8);
   const exact = await judgeSticks({
     sizes: ticks,
     demand: ticks.map(() => 1),
     penalties: ticks.map(() => 1_000_000),
-    stocks: findStickSources([])
+    stocks: findStickSources([], SAW_RULES)
       .filter((s) => s.item === '2x4')
       .map((s) => ({ capacity: s.length * 64 + 8, cost: s.cost, quantity: null })),
   });

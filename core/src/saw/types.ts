@@ -33,6 +33,16 @@ export interface SawSource {
   readonly cost: number;
   /** Null for as many as wanted. */
   readonly quantity: number | null;
+  /** A wider stick that so many of these are ripped from; `stock` is its line then. */
+  readonly rip?: { readonly item: string; readonly parts: number };
+}
+
+/** A wider stick that is ripped along its length before anything is cut from what it gives. */
+export interface SawRip {
+  readonly item: string;
+  readonly length: number;
+  readonly stock: number | null;
+  readonly gives: { readonly item: string; readonly parts: number };
 }
 
 /** One stick in its turn: `left` is what remains, `stack` counts sticks that are cut together, lying on each other. */
@@ -44,11 +54,15 @@ export interface SawStick {
   readonly cuts: readonly SawPiece[];
   readonly left: number;
   readonly stack: number;
+  /** It comes from one of the batch's own rips. */
+  readonly ripped?: true;
 }
 
 /** Sticks of a batch in the order in which they are cut. */
 export interface SawSticks {
   readonly sticks: readonly SawStick[];
+  /** What is ripped first. */
+  readonly rips: readonly SawRip[];
   readonly cost: number;
   readonly bound: number;
   readonly proved: boolean;
@@ -71,6 +85,8 @@ export interface SawRules {
   readonly stack: number;
   /** What it costs to set the stop anew. */
   readonly stopMove: number;
+  /** What it costs to send 8 ft of a stick along the blade once. */
+  readonly ripPass: number;
   /** What sheets are cut with: a track saw in any order, or a table saw, ripping first. */
   readonly sheets: 'track' | 'table';
 }
@@ -84,5 +100,6 @@ export const SAW_RULES: SawRules = {
   longRest: 48,
   stack: 3.5,
   stopMove: 25,
+  ripPass: 45,
   sheets: 'track',
 };

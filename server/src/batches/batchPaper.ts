@@ -51,7 +51,11 @@ const asIs = (face: string): string => face;
 
 /** Where a stick is taken from. */
 const fromWhere = (l: BatchLine): string =>
-  l.stock === null ? 'to buy' : [l.stock.mark, l.stock.place].filter(Boolean).join(', ') || 'rack';
+  l.stock === null
+    ? l.ripped
+      ? 'ripped'
+      : 'to buy'
+    : [l.stock.mark, l.stock.place].filter(Boolean).join(', ') || 'rack';
 
 /** A batch on paper: every stick in its turn with a box to tick, sheets with their cuts in sequence, the bundles to sort into. */
 export const batchPdf = (
@@ -61,6 +65,10 @@ export const batchPdf = (
   const sticks = batch.list.filter((l) => l.kind === 'stick');
   const sheets = batch.list.filter((l) => l.kind === 'sheet');
   const rolls = batch.list.filter((l) => l.kind === 'roll');
+  const rips = [...new Set(batch.list.filter((l) => l.kind === 'rip').map((l) => l.stack))].map((stack) => {
+    const mine = batch.list.filter((l) => l.kind === 'rip' && l.stack === stack);
+    return { line: mine[0] as BatchLine, count: mine.length };
+  });
   const f = batch.figures;
   const content: Content[] = [
     heading(`Batch ${batch.id}: ${batch.title}`, 18),
@@ -78,6 +86,22 @@ export const batchPdf = (
         ]
       : []),
     { text: 'Guard on, glasses on, stop checked before the first piece of every length.', bold: true },
+    ...(rips.length > 0
+      ? [
+          ...asBlock([heading('Ripped first', 14)]),
+          table(
+            ['Stick', 'From', 'Gives', ''],
+            rips.map(({ line: l, count }) => [
+              { text: `${count} × ${findItem(l.item).name}, ${show.length(l.length)}`, bold: true },
+              fromWhere(l),
+              `${l.rests.length} × ${findItem(l.rests[0]?.item ?? l.item).name} each`,
+              '[  ]',
+            ]),
+            [170, '*', 120, 30],
+            1.5,
+          ),
+        ]
+      : []),
     ...asBlock([heading('Sticks, in the order of the saw', 14)]),
     ...sticks.map((l): Content => ({
       columns: [

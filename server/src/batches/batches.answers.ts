@@ -28,10 +28,11 @@ export interface BatchPiece {
   readonly state: 'open' | 'cut' | 'spoiled';
 }
 
-/** What is left of a stick or sheet; once it is cut, the line of the rack that it lies in, with its mark. */
+/** What is left of a stick or sheet, or what is ripped from a stick: of another `item` then. Once it is cut, the line of the rack that it lies in, with its mark. */
 export interface BatchRest {
   readonly length: number;
   readonly width?: number;
+  readonly item?: string;
   readonly stock?: number;
   readonly mark?: string;
 }
@@ -42,7 +43,7 @@ export interface BatchLine {
   readonly seq: number;
   /** Lines of one stack are cut lying on each other. */
   readonly stack: number;
-  readonly kind: 'stick' | 'sheet' | 'roll';
+  readonly kind: 'stick' | 'sheet' | 'roll' | 'rip';
   readonly item: string;
   readonly length: number;
   readonly width: number | null;
@@ -52,6 +53,8 @@ export interface BatchLine {
   readonly pieces: readonly BatchPiece[];
   readonly cuts: readonly SheetCut[] | null;
   readonly rests: readonly BatchRest[];
+  /** It comes from a stick that this batch rips: it is on the rack once that is done. */
+  readonly ripped: boolean;
   readonly state: 'open' | 'cut';
   readonly cutBy: string | null;
   readonly cutAt: string | null;

@@ -87,6 +87,7 @@ export class Batches {
       .whereIn('batches.state', ['planned', 'cutting'])
       .where('batch_lines.state', 'open')
       .whereNull('batch_lines.stock_id')
+      .where('batch_lines.ripped', false)
       .select('batch_id', 'item', 'length', 'width', 'pieces')) as {
       batch_id: number;
       item: string;

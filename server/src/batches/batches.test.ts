@@ -29,7 +29,7 @@ const plan = async (orders: readonly number[], title = 'Monday'): Promise<Batch>
 };
 const openOf = (b: Batch): BatchLine[] => b.list.filter((l) => l.state === 'open');
 /** An open stick of the rack, and how it is said to be cut. */
-const next = (b: Batch, test: (l: BatchLine) => boolean = () => true): BatchLine => {
+const next = (b: Batch, test: (l: BatchLine) => boolean = (l) => l.kind === 'stick'): BatchLine => {
   const line = openOf(b).find((l) => l.stock !== null && test(l));
   if (!line) throw new Error('Nothing of the batch is left that is on the rack.');
   return line;
@@ -122,7 +122,8 @@ describe('its papers', () => {
   });
   it('say what an order waits for', async () => {
     const now = await show(batch.id);
-    const wanted = now.list.filter((l) => l.stock === null);
+    // What is ripped waits for what it is ripped from.
+    const wanted = now.list.filter((l) => l.stock === null && !l.ripped);
     const lines = await Promise.all(
       now.orders.map(async (o) => (await shop.get(`/api/batches/waits/${o.id}`).expect(200)).body as WaitLine[]),
     );
@@ -134,7 +135,7 @@ describe('its papers', () => {
 describe('a stick that is cut', () => {
   it('is gone from the rack, its pieces cut in their orders, its rest back with a mark', async () => {
     const before = await rack();
-    const line = next(await show(batch.id), (l) => l.rests.length > 0);
+    const line = next(await show(batch.id), (l) => l.kind === 'stick' && l.rests.length > 0);
     const after = (
       await shop
         .post(`/api/batches/${batch.id}/cuts`)
@@ -170,7 +171,7 @@ describe('a stick that is cut', () => {
   });
 
   it('is taken back with a reason: the stick is there again, the offcut not', async () => {
-    const line = next(await show(batch.id), (l) => l.rests.length > 0);
+    const line = next(await show(batch.id), (l) => l.kind === 'stick' && l.rests.length > 0);
     const cut = (
       await shop
         .post(`/api/batches/${batch.id}/cuts`)
@@ -199,6 +200,31 @@ describe('a stick that is cut', () => {
       .send({ lines: [{ id: line.id, version: line.version, left: line.length - 1 }] })
       .expect(400);
     expect(answer.body.message).toMatch(/cannot be left/);
+  });
+});
+
+describe('a stick that is ripped', () => {
+  it('gives whole narrow sticks, and is there again when that is taken back', async () => {
+    batch = await show(batch.id);
+    const line = next(batch, (l) => l.kind === 'rip');
+    const gives = line.rests[0]?.item ?? '';
+    expect([line.item, gives, line.rests.length]).toEqual(['2x4', '2x2', 2]);
+    // Nothing waits to be bought that is ripped, and there are no fewer rips than what comes from them.
+    const ripped = batch.list.filter((l) => l.ripped && l.item === gives);
+    const rips = batch.list.filter((l) => l.kind === 'rip' && l.rests[0]?.item === gives);
+    expect(rips).toHaveLength(Math.ceil(ripped.length / 2));
+    const sum = async (item: string): Promise<number> =>
+      (await rack()).filter((l) => l.item === item && l.length === line.length).reduce((n, l) => n + l.quantity, 0);
+    const [wide, narrow] = [await sum('2x4'), await sum(gives)];
+    const body = { lines: [{ id: line.id, version: line.version }] };
+    batch = (await shop.post(`/api/batches/${batch.id}/cuts`).send(body).expect(200)).body as Batch;
+    expect([await sum('2x4'), await sum(gives)]).toEqual([wide - 1, narrow + 2]);
+    const done = batch.list.find((l) => l.id === line.id);
+    const undone = { version: done?.version, why: 'The fence stood wrong.' };
+    batch = (await shop.post(`/api/batches/${batch.id}/lines/${line.id}/undo`).send(undone).expect(200)).body as Batch;
+    expect([await sum('2x4'), await sum(gives)]).toEqual([wide, narrow]);
+    expect(batch.list.find((l) => l.id === line.id)?.rests.map((r) => r.item)).toEqual([gives, gives]);
+    await judgeLedger(app.db);
   });
 });
 

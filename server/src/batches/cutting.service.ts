@@ -107,11 +107,20 @@ export class Cutting {
         : [],
     );
     const rests: readonly BatchRest[] =
-      line.kind !== 'stick'
+      line.kind === 'rip'
         ? line.rests
-        : [...(left === undefined ? line.rests : left >= firewood ? [{ length: left }] : []), ...strips];
+        : line.kind !== 'stick'
+          ? line.rests
+          : [...(left === undefined ? line.rests : left >= firewood ? [{ length: left }] : []), ...strips];
     const out: BatchRest[] = [];
     for (const r of rests) {
+      if (r.item !== undefined) {
+        // Sticks as good as bought ones, from one that was wider.
+        const stock = await findLine(trx, { item: r.item, length: r.length });
+        await moveStock(trx, stock, { kind: 'returned', change: 1, why: `ripped from a ${nameStock(line)}`, ...move });
+        out.push({ ...r, stock });
+        continue;
+      }
       const { id: stock, mark } = await addOffcut(trx, {
         item: line.item,
         length: r.length,
@@ -284,7 +293,11 @@ export class Cutting {
           rests: json(
             line.rests
               .filter((r) => line.kind !== 'stick' || r.width === undefined)
-              .map(({ length, width }) => ({ length, ...(width === undefined ? {} : { width }) })),
+              .map(({ length, width, item }) => ({
+                length,
+                ...(width === undefined ? {} : { width }),
+                ...(item === undefined ? {} : { item }),
+              })),
           ),
           version: line.version + 1,
         });

@@ -1,5 +1,5 @@
 import { ROLL_END } from '@rubbet/core/saw';
-import type { SawRoll, SawSheet, SawStick } from '@rubbet/core/saw';
+import type { SawRip, SawRoll, SawSheet, SawStick } from '@rubbet/core/saw';
 import type { Db } from '../database/connect.ts';
 import { lockShared } from '../database/locks.ts';
 import type { BatchFigures, BatchPiece, BatchRest } from './batches.answers.ts';
@@ -8,6 +8,7 @@ import { lockBatch } from './readBatch.ts';
 /** A plan as it is to be kept. */
 export interface DraftPlan {
   readonly sticks: readonly SawStick[];
+  readonly rips: readonly SawRip[];
   readonly sheets: readonly SawSheet[];
   readonly rolls: readonly SawRoll[];
   readonly figures: BatchFigures;
@@ -32,9 +33,28 @@ export const sheetPieces = (s: SawSheet): BatchPiece[] =>
 export const rollPieces = (r: SawRoll): BatchPiece[] =>
   r.strips.map(({ part: { item: _, ...part }, ...put }) => ({ ...put, parts: [part], state: 'open' }));
 
-/** The lines of a plan in the order of the saw: sticks, then sheets, then rolls. */
+/** The lines of a plan in the order of the saw: rips, sticks, then sheets, then rolls. */
 const linesOf = (plan: DraftPlan, firewood: number) => {
-  const last = Math.max(-1, ...plan.sticks.map((s) => s.stack));
+  const keys = plan.rips.map((r) => JSON.stringify(r));
+  const ripStacks = [...new Set(keys)];
+  const rips = plan.rips.map((r, i) => ({
+    kind: 'rip',
+    item: r.item,
+    length: r.length,
+    width: null,
+    // What it costs is charged where what it gives is cut.
+    cost: 0,
+    stock_id: r.stock,
+    stack: ripStacks.indexOf(keys[i] as string),
+    pieces: json([]),
+    cuts: null,
+    ripped: false,
+    rests: json(
+      Array.from({ length: r.gives.parts }, () => ({ length: r.length, item: r.gives.item })) satisfies BatchRest[],
+    ),
+  }));
+  const first = ripStacks.length;
+  const last = first + Math.max(-1, ...plan.sticks.map((s) => s.stack));
   const sticks = plan.sticks.map((s) => ({
     kind: 'stick',
     item: s.item,
@@ -42,9 +62,10 @@ const linesOf = (plan: DraftPlan, firewood: number) => {
     width: null,
     cost: s.cost,
     stock_id: s.stock,
-    stack: s.stack,
+    stack: first + s.stack,
     pieces: json(stickPieces(s)),
     cuts: null,
+    ripped: s.ripped === true,
     rests: json((s.left >= firewood ? [{ length: s.left }] : []) satisfies BatchRest[]),
   }));
   const sheets = plan.sheets.map((s) => ({
@@ -57,6 +78,7 @@ const linesOf = (plan: DraftPlan, firewood: number) => {
     stack: last + 1 + s.stack,
     pieces: json(sheetPieces(s)),
     cuts: json(s.cuts),
+    ripped: false,
     rests: json(s.rests),
   }));
   const after = Math.max(last, ...sheets.map((s) => s.stack));
@@ -70,9 +92,10 @@ const linesOf = (plan: DraftPlan, firewood: number) => {
     stack: after + 1 + k,
     pieces: json(rollPieces(r)),
     cuts: null,
+    ripped: false,
     rests: json((r.left >= ROLL_END ? [{ length: r.left, width: r.width }] : []) satisfies BatchRest[]),
   }));
-  return [...sticks, ...sheets, ...rolls];
+  return [...rips, ...sticks, ...sheets, ...rolls];
 };
 
 /**

@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { findItem } from '@rubbet/core/stock';
-import { joinSticks } from '@rubbet/core/saw';
+import { findItem, findLumber, priceOf } from '@rubbet/core/stock';
+import { countTaken, joinSticks } from '@rubbet/core/saw';
 import type { SawRolls, SawSheets, SawSticks } from '@rubbet/core/saw';
 import { DB, readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
@@ -42,19 +42,24 @@ export class BatchPlanner {
 
   private async draft(from: Gathered, { effort, signal, say }: Planning): Promise<DraftPlan> {
     const { saw, items } = await this.settings.rules();
-    const lumber = [...new Set(from.sticks.map((p) => p.item))].sort();
+    // The wide first: narrow ones are ripped from what those leave of the rack.
+    const lumber = [...new Set(from.sticks.map((p) => p.item))].sort(
+      (a, b) => findLumber(b).width - findLumber(a).width || a.localeCompare(b),
+    );
+    const taken = new Map<number, number>();
     const options = { for: callerOf(signal), ...(signal ? { signal } : {}) };
     const found: SawSticks[] = [];
     for (const [i, item] of lumber.entries()) {
       signal?.throwIfAborted();
       say?.(i / (lumber.length + 1), `${effort === 'quick' ? 'Laying out' : 'Improving'} the ${findItem(item).name}`);
-      found.push(
-        await this.pool.run(
-          'planSaw',
-          { parts: from.sticks.filter((p) => p.item === item), rack: from.rack, rules: saw, items, effort },
-          options,
-        ),
+      const rack = from.rack.map((r) => ({ ...r, free: r.free - (taken.get(r.id) ?? 0) }));
+      const plan = await this.pool.run(
+        'planSaw',
+        { parts: from.sticks.filter((p) => p.item === item), rack, rules: saw, items, effort },
+        options,
       );
+      countTaken(plan, taken);
+      found.push(plan);
     }
     say?.(lumber.length / (lumber.length + 1), 'Laying out the sheets');
     const sheets = await this.pool.run(
@@ -112,9 +117,13 @@ const join = (
   rolls: SawRolls,
   more: { readonly pieces: number; readonly waiting: number; readonly apart: number },
 ): DraftPlan => {
-  const { sticks, ...sawn } = joinSticks(found);
+  const { sticks, rips, ...sawn } = joinSticks(
+    [...found].sort((a, b) => (a.sticks[0]?.item ?? '').localeCompare(b.sticks[0]?.item ?? '')),
+  );
   const buy = new Map<string, { item: string; length: number; width: number | null; count: number; cost: number }>();
-  for (const s of [...sticks.map((x) => ({ ...x, width: null })), ...sheets.sheets, ...rolls.rolls]) {
+  const bare = sticks.filter((s) => s.ripped !== true).map((x) => ({ ...x, width: null }));
+  const wide = rips.map((r) => ({ ...r, width: null, cost: priceOf(r.item, r.length, null) }));
+  for (const s of [...wide, ...bare, ...sheets.sheets, ...rolls.rolls]) {
     if (s.stock !== null) continue;
     const key = `${s.item}|${s.length}|${s.width ?? ''}`;
     const was = buy.get(key);
@@ -145,5 +154,5 @@ const join = (
       why,
     })),
   };
-  return { sticks, sheets: sheets.sheets, rolls: rolls.rolls, figures };
+  return { sticks, rips, sheets: sheets.sheets, rolls: rolls.rolls, figures };
 };

@@ -41,6 +41,7 @@ export const readLines = async (db: Db, batch: number): Promise<BatchLine[]> => 
     pieces: readJson<BatchPiece[]>(r.pieces),
     cuts: r.cuts === null ? null : readJson<SheetCut[]>(r.cuts),
     rests: readJson<BatchRest[]>(r.rests),
+    ripped: Boolean(r.ripped),
     state: r.state as BatchLine['state'],
     cutBy: r.cut_by as string | null,
     cutAt: r.cut_at as string | null,

@@ -33,6 +33,8 @@ export class Costing {
   async show(): Promise<CostingAnswer> {
     const cut = (await this.db('batch_lines')
       .where({ state: 'cut' })
+      // What is ripped is counted where its sticks are cut.
+      .whereNot({ kind: 'rip' })
       .orderBy('id', 'desc')
       .limit(MOST_LINES)
       .select(

@@ -32,7 +32,12 @@ export const loadHistory = async (trx: Db, orders: readonly number[], by: string
     const units = unitsOf(plan);
     const open = repeatParts(plan.build.parts, units).map((p) => ({ part: p.id, measured: null }));
     const parts = listSawParts(order, { build: plan.build, units }, open, true);
-    const sticks = planSaw(ripTogether(parts.sticks, SAW_RULES.kerf), findStickSources([]), SAW_RULES, 'quick');
+    const sticks = planSaw(
+      ripTogether(parts.sticks, SAW_RULES.kerf),
+      findStickSources([], SAW_RULES).filter((s) => s.rip === undefined),
+      SAW_RULES,
+      'quick',
+    );
     const sheets = planSawSheets(parts.sheets, findSheetSources([]), { kerf: SAW_RULES.kerf, saw: SAW_RULES.sheets });
     const faces = listFaces(order, { build: plan.build, units }, new Set(open.map((o) => o.part)));
     const rolls = planSawRolls(faces, findRollSources([]), 'quick');

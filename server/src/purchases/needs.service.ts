@@ -1,8 +1,8 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { addDays } from '@rubbet/core/schedule';
-import { netNeeds } from '@rubbet/core/saw';
+import { countTaken, netNeeds } from '@rubbet/core/saw';
 import type { RackStock, SawFace, SawPart, SawSheetPart, There, Wanted } from '@rubbet/core/saw';
-import { findItem, priceOf, withItems } from '@rubbet/core/stock';
+import { findItem, findLumber, priceOf, withItems } from '@rubbet/core/stock';
 import type { ItemChanges } from '@rubbet/core/stock';
 import { readPlanText } from '../bench/workPlans.ts';
 import { readFreeRack, readServed, refOf } from '../batches/gather.ts';
@@ -137,10 +137,29 @@ export class Needs {
         from: line.stock === null ? 'yard' : line.stock < 0 ? 'order' : 'rack',
       });
     };
-    for (const item of [...new Set(sticks.map((p) => p.item))].sort()) {
+    const taken = new Map<number, number>();
+    for (const item of [...new Set(sticks.map((p) => p.item))].sort(
+      (a, b) => findLumber(b).width - findLumber(a).width,
+    )) {
       const parts = sticks.filter((p) => p.item === item);
-      const plan = await this.pool.run('planSaw', { parts, rack, rules: saw, items: changes, effort: EFFORT });
-      for (const s of plan.sticks)
+      const there = rack.map((r) => ({ ...r, free: r.free - (taken.get(r.id) ?? 0) }));
+      const plan = await this.pool.run('planSaw', {
+        parts,
+        rack: there,
+        rules: saw,
+        items: changes,
+        effort: EFFORT,
+      });
+      countTaken(plan, taken);
+      for (const r of plan.rips) {
+        const served = plan.sticks.filter((s) => s.ripped).flatMap((s) => s.cuts.flatMap((c) => c.parts));
+        take(
+          r,
+          served.map((p) => p.order),
+          null,
+        );
+      }
+      for (const s of plan.sticks.filter((x) => x.ripped !== true))
         take(
           s,
           s.cuts.flatMap((c) => c.parts.map((p) => p.order)),

@@ -378,7 +378,7 @@ export const TASKS = {
     readonly rules: SawRules;
     readonly items: ItemChanges;
     readonly effort: 'quick' | 'full' | number;
-  }) => withItems(items, () => planSaw(ripTogether(parts, rules.kerf), findStickSources(rack), rules, effort)),
+  }) => withItems(items, () => planSaw(ripTogether(parts, rules.kerf), findStickSources(rack, rules), rules, effort)),
   planSawSheets: ({
     parts,
     rack,
@@ -409,7 +409,7 @@ export const TASKS = {
               parts.filter((p) => p.order === order),
               rules.kerf,
             ),
-            findStickSources([]),
+            findStickSources([], rules),
             rules,
             'quick',
           ).cost,

@@ -646,7 +646,7 @@ export interface components {
       /** @description Lines of one stack are cut lying on each other. */
       readonly stack: number;
       /** @enum {string} */
-      readonly kind: 'stick' | 'sheet' | 'roll';
+      readonly kind: 'stick' | 'sheet' | 'roll' | 'rip';
       readonly item: string;
       readonly length: number;
       readonly width: number | null;
@@ -660,6 +660,8 @@ export interface components {
       readonly pieces: readonly components['schemas']['BatchPiece'][];
       readonly cuts: readonly components['schemas']['SheetCut'][] | null;
       readonly rests: readonly components['schemas']['BatchRest'][];
+      /** @description It comes from a stick that this batch rips: it is on the rack once that is done. */
+      readonly ripped: boolean;
       /** @enum {string} */
       readonly state: 'open' | 'cut';
       readonly cutBy: string | null;
@@ -694,10 +696,11 @@ export interface components {
       /** @enum {string} */
       readonly state: 'open' | 'cut' | 'spoiled';
     };
-    /** @description What is left of a stick or sheet; once it is cut, the line of the rack that it lies in, with its mark. */
+    /** @description What is left of a stick or sheet, or what is ripped from a stick: of another `item` then. Once it is cut, the line of the rack that it lies in, with its mark. */
     readonly BatchRest: {
       readonly length: number;
       readonly width?: number;
+      readonly item?: string;
       readonly stock?: number;
       readonly mark?: string;
     };

@@ -15,6 +15,7 @@ import { Empty, Loading } from '../../parts/Loading.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { TapeProgress } from '../../parts/TapeProgress.tsx';
 import { Figure, Heading, Soft } from '../../parts/Text.tsx';
+import { isStick } from '../saw/stacks.ts';
 import { feetOf, sizeOf } from './sizes.ts';
 import { SheetMap, StickBar } from './StickBar.tsx';
 
@@ -90,15 +91,25 @@ const Line = ({ line, longest }: { line: BatchLine; longest: number }) => {
       <Box>
         <span className="cond" style={{ fontSize: 16 }}>
           {line.state === 'cut' ? '✓ ' : ''}
-          {findItem(line.item).name} {line.kind === 'stick' ? feetOf(show, line.length) : sizeOf(show, line)}
+          {findItem(line.item).name} {isStick(line) ? feetOf(show, line.length) : sizeOf(show, line)}
         </span>{' '}
         <Soft>
           {line.stock === null
-            ? 'to buy'
+            ? line.ripped
+              ? 'ripped before'
+              : 'to buy'
             : [line.stock.mark, line.stock.place].filter(Boolean).join(' at ') || 'on the rack'}
         </Soft>
       </Box>
-      {line.kind === 'stick' ? <StickBar line={line} longest={longest} /> : <SheetMap line={line} />}
+      {line.kind === 'rip' ? (
+        <Soft>
+          ripped into {line.rests.length} × {findItem(line.rests[0]?.item ?? line.item).name}
+        </Soft>
+      ) : line.kind === 'stick' ? (
+        <StickBar line={line} longest={longest} />
+      ) : (
+        <SheetMap line={line} />
+      )}
     </Box>
   );
 };

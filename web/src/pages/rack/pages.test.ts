@@ -65,6 +65,7 @@ const line = (more: Partial<BatchLine> = {}): BatchLine => ({
     },
   ],
   cuts: null,
+  ripped: false,
   rests: [{ length: 35.875 }],
   state: 'open',
   cutBy: null,

@@ -25,6 +25,7 @@ const line = (id: number, more: Partial<BatchLine> = {}): BatchLine => ({
     { length: 40, parts: [part(1, 'A10')], state: 'open' },
   ],
   cuts: null,
+  ripped: false,
   rests: [],
   state: 'open',
   cutBy: null,

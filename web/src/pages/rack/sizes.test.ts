@@ -44,6 +44,7 @@ const line = (more: Partial<BatchLine>): BatchLine => ({
   stock: null,
   pieces: [],
   cuts: null,
+  ripped: false,
   rests: [],
   state: 'open',
   cutBy: null,

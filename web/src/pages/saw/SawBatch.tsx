@@ -18,7 +18,7 @@ import { BigButton } from '../bench/BigButton.tsx';
 import { HoldButton } from '../bench/HoldButton.tsx';
 import { feetOf, sizeOf } from '../rack/sizes.ts';
 import { nameOf, SheetMap, StickBar } from '../rack/StickBar.tsx';
-import { goesTo, nextStack, stopsOf, stripsOf } from './stacks.ts';
+import { goesTo, isStick, nextStack, stopsOf, stripsOf } from './stacks.ts';
 
 /** The stops of a stack: where the stop stands now, and where it goes next. */
 const Stops = ({ lines }: { readonly lines: readonly BatchLine[] }) => (
@@ -41,6 +41,21 @@ const Stops = ({ lines }: { readonly lines: readonly BatchLine[] }) => (
     ))}
   </Box>
 );
+
+/** A stick that is ripped along its length into narrower ones. */
+const Rip = ({ line }: { readonly line: BatchLine }) => {
+  const narrow = findItem(line.rests[0]?.item ?? line.item);
+  return (
+    <Box borderBottom="5px solid" borderColor="tape" px={3} py={1} bg="sheet" width="fit-content">
+      <Box className="cond" fontSize="30px" lineHeight={1.1}>
+        Fence at {narrow.kind === 'lumber' ? <Len inches={narrow.width} /> : null}
+      </Box>
+      <Soft>
+        {line.rests.length} × {narrow.name} from each, whole sticks. Push stick and splitter on, guard down.
+      </Soft>
+    </Box>
+  );
+};
 
 /** Strips of a roll in the order in which they come off it. */
 const Strips = ({ line }: { readonly line: BatchLine }) => (
@@ -168,11 +183,13 @@ export const SawBatch = () => {
             <Box display="flex" gap={5} alignItems="baseline" flexWrap="wrap" mb={3}>
               <Box className="cond" fontSize="34px" lineHeight={1.1} data-stick={first.id}>
                 {lines.length > 1 ? `${lines.length} × ` : ''}
-                {findItem(first.item).name} {first.kind === 'stick' ? feetOf(show, first.length) : sizeOf(show, first)}
+                {findItem(first.item).name} {isStick(first) ? feetOf(show, first.length) : sizeOf(show, first)}
               </Box>
               <Box fontSize="18px">
                 {first.stock === null
-                  ? 'not on the rack when it was planned: take what has come'
+                  ? first.ripped
+                    ? 'one that you have ripped'
+                    : 'not on the rack when it was planned: take what has come'
                   : first.stock.mark !== ''
                     ? `offcut ${first.stock.mark}${first.stock.place === '' ? '' : `, at ${first.stock.place}`}`
                     : `from ${first.stock.place || 'the rack'}`}
@@ -182,9 +199,10 @@ export const SawBatch = () => {
             </Box>
             {first.kind === 'stick' && <Stops lines={lines} />}
             {first.kind === 'roll' && <Strips line={first} />}
+            {first.kind === 'rip' && <Rip line={first} />}
             <Box mt={5} display="grid" gap={3}>
               {lines.map((l) =>
-                l.kind === 'stick' ? (
+                l.kind === 'rip' ? null : l.kind === 'stick' ? (
                   <StickBar
                     key={l.id}
                     line={l}
@@ -199,7 +217,7 @@ export const SawBatch = () => {
               )}
             </Box>
             <Box mt={2}>
-              <Soft>Tap a piece that is no good: it is cut again from other wood.</Soft>
+              {first.kind !== 'rip' && <Soft>Tap a piece that is no good: it is cut again from other wood.</Soft>}
             </Box>
             <Box mt={4} display="grid" gridTemplateColumns="repeat(auto-fill, minmax(260px, 1fr))" gap={2}>
               {goesTo(first).map(({ part: x, piece: p, count }) => (
@@ -224,7 +242,7 @@ export const SawBatch = () => {
             </Box>
             <Box mt={4} display="flex" gap={6} flexWrap="wrap">
               <Box>
-                {first.rests.length === 0 ? (
+                {first.kind === 'rip' ? null : first.rests.length === 0 ? (
                   <Soft>{first.kind === 'roll' ? 'What is left is for patches.' : 'What is left is firewood.'}</Soft>
                 ) : (
                   first.rests.map((r, i) => (
@@ -248,8 +266,7 @@ export const SawBatch = () => {
               </Box>
               {after && (
                 <Soft>
-                  Next: {findItem(after.item).name}{' '}
-                  {after.kind === 'stick' ? feetOf(show, after.length) : sizeOf(show, after)}
+                  Next: {findItem(after.item).name} {isStick(after) ? feetOf(show, after.length) : sizeOf(show, after)}
                   {after.stock?.place ? ` from ${after.stock.place}` : ''}
                 </Soft>
               )}
@@ -356,7 +373,7 @@ export const SawBatch = () => {
           >
             <Box fontSize="18px">Hold: take back</Box>
             <Box fontFamily="body" fontSize="14px" fontWeight={400}>
-              {findItem(last.item).name} {last.kind === 'stick' ? feetOf(show, last.length) : ''}
+              {findItem(last.item).name} {isStick(last) ? feetOf(show, last.length) : ''}
             </Box>
           </HoldButton>
         ) : (
@@ -373,8 +390,10 @@ export const SawBatch = () => {
           {first === undefined
             ? 'All cut'
             : lines.length > 1
-              ? `These ${lines.length} are cut`
-              : `This ${first.kind} is cut`}
+              ? `These ${lines.length} are ${first.kind === 'rip' ? 'ripped' : 'cut'}`
+              : first.kind === 'rip'
+                ? 'This stick is ripped'
+                : `This ${first.kind} is cut`}
           {spoiled > 0 && (
             <Box fontSize="16px" fontWeight={500}>
               {spoiled} of the pieces no good

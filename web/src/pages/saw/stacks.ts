@@ -1,13 +1,17 @@
 import type { BatchLine, BatchPiece } from '../../data/types.ts';
 
+/** Whether a line is a stick, to be cut or ripped. */
+export const isStick = (l: Pick<BatchLine, 'kind'>): boolean => l.kind === 'stick' || l.kind === 'rip';
+
 /**
  * What is cut next: the first that is open, with those that lie on it. Only what can be cut now is stacked: from the rack, all
  * of it from one line. `single` takes them apart.
  */
 export const nextStack = (lines: readonly BatchLine[], single: boolean): BatchLine[] => {
   const open = lines.filter((l) => l.state === 'open');
-  // What has to be bought first waits behind what is there.
-  const first = open.find((l) => l.stock !== null) ?? open[0];
+  const toRip = new Set(open.filter((l) => l.kind === 'rip').flatMap((l) => l.rests.map((r) => r.item)));
+  // What has to be bought first, or ripped, waits behind what is there.
+  const first = open.find((l) => l.stock !== null || (l.ripped && !toRip.has(l.item))) ?? open[0];
   if (!first) return [];
   if (single) return [first];
   return open.filter((l) => l.stack === first.stack && l.kind === first.kind && l.stock?.id === first.stock?.id);

@@ -179,6 +179,13 @@ export const FIELDS: readonly SettingField[] = [
   ),
   saw('saw.stack', 'Stacked under the blade', 'length', 'high', 'Equal sticks cut lying on each other.'),
   saw('saw.stopMove', 'Setting the stop', 'money', '', 'Weighed against the wood that it saves.'),
+  saw(
+    'saw.ripPass',
+    'One rip along a stick',
+    'money',
+    'for 8 ft',
+    'Narrow sticks are ripped from wider ones where that is cheaper.',
+  ),
 
   method('method.lift', 'One person carries', 'weight', '', 'Of a panel, to its place.'),
   method('method.lifters', 'Lift together', 'plain', 'people', 'Heavier panels are framed on site.'),
