@@ -9,6 +9,8 @@ const EPS = 1e-6;
 /** A rectangle that is wanted from a sheet, the length along its grain. */
 export interface SawSheetPart extends SawPart {
   readonly width: number;
+  /** What is cut out of it, to cut others from. */
+  readonly drops?: readonly { readonly length: number; readonly width: number }[];
 }
 
 /** What sheets come from: a line of the rack, or the yard. */
@@ -41,6 +43,8 @@ export interface SawSheet {
   readonly cuts: readonly SheetCut[];
   readonly rests: readonly { readonly length: number; readonly width: number }[];
   readonly stack: number;
+  /** It is what was cut out of this part, not a sheet. */
+  readonly dropOf?: SawPart;
 }
 
 export interface SawSheets {
@@ -90,6 +94,25 @@ export const findRests = (sheet: Pick<SheetCutUp, 'length' | 'width' | 'pieces' 
     .sort((a, b) => b.l * b.w - a.l * a.w);
 };
 
+const kindOf = (s: Pick<SheetCutUp, 'item' | 'length' | 'width'>): string => `${s.item}|${s.length}|${s.width}`;
+
+const bare = ({ drops: _, width: __, ...part }: SawSheetPart): SawPart => part;
+
+/** What is cut out of some parts, equal drops together, with the parts that they come from. */
+const dropsByKind = (
+  parts: readonly SawSheetPart[],
+): Map<string, { readonly kind: Omit<SheetSource, 'quantity'>; readonly from: SawSheetPart[] }> => {
+  const out = new Map<string, { kind: Omit<SheetSource, 'quantity'>; from: SawSheetPart[] }>();
+  for (const part of parts)
+    for (const drop of part.drops ?? []) {
+      const kind = { stock: null, item: part.item, length: clean(drop.length), width: clean(drop.width), cost: 0 };
+      const before = out.get(kindOf(kind));
+      if (before) before.from.push(part);
+      else out.set(kindOf(kind), { kind, from: [part] });
+    }
+  return out;
+};
+
 /** Plans the sheets of a batch from the rack and what can be bought, equal sheets together. */
 export const planSawSheets = (
   parts: readonly SawSheetPart[],
@@ -100,22 +123,49 @@ export const planSawSheets = (
   const queue = new Map<string, SawSheetPart[]>();
   for (const p of [...parts].sort((a, b) => a.order - b.order || a.panel.localeCompare(b.panel)))
     queue.set(sizeOf(p), [...(queue.get(sizeOf(p)) ?? []), p]);
+  const open = dropsByKind(parts);
+  const all: SheetSource[] = [
+    ...[...open.values()].map(({ kind, from }) => ({ ...kind, quantity: from.length })),
+    ...sources,
+  ];
   const plan = planSheetDemand({
     kerf: rules.kerf,
     saw: rules.saw,
-    stock: sources.map(({ stock: _, ...s }) => s),
+    stock: all.map(({ stock: _, ...s }) => s),
     pieces: [...queue].map(([id, mine]) => {
       const { item, length, width } = mine[0] as SawSheetPart;
       return { id, item, length, width, quantity: mine.length, grain: findSheet(item).grain };
     }),
   });
   const left = sources.map((s) => s.quantity);
+  const cutUp = (s: SheetCutUp): Omit<SawSheet, 'stock' | 'rests'> => ({
+    item: s.item,
+    length: s.length,
+    width: s.width,
+    cost: s.cost,
+    pieces: s.pieces.map(({ id, ...put }) => ({ ...put, part: queue.get(id)?.shift() as SawSheetPart })),
+    cuts: s.cuts,
+    stack: stacks.indexOf(keyOf(s)),
+  });
   const keyOf = (s: SheetCutUp): string =>
     `${s.item}|${s.length}|${s.width}|${s.pieces.map((p) => `${p.x},${p.y},${p.length},${p.width}`).join()}`;
-  const stacks = [...new Set(plan.sheets.map(keyOf))];
-  const sheets = [...plan.sheets]
+  // Drops are there once what they are cut out of is: after all sheets, the larger before what is cut out of theirs.
+  const isDrop = (s: SheetCutUp): boolean => open.has(kindOf(s)) && s.cost === 0;
+  const inTurn = [...plan.sheets].sort(
+    (a, b) => Number(isDrop(a)) - Number(isDrop(b)) || (isDrop(a) ? b.length * b.width - a.length * a.width : 0),
+  );
+  const stacks = [...new Set(inTurn.map(keyOf))];
+  const sheets = inTurn
     .sort((a, b) => stacks.indexOf(keyOf(a)) - stacks.indexOf(keyOf(b)))
     .map((s): SawSheet => {
+      const dropOf = isDrop(s) ? open.get(kindOf(s))?.from.shift() : undefined;
+      if (dropOf)
+        return {
+          ...cutUp(s),
+          stock: null,
+          rests: [],
+          dropOf: bare(dropOf),
+        };
       const k = sources.findIndex(
         (q, i) =>
           q.item === s.item && q.length === s.length && q.width === s.width && q.cost === s.cost && left[i] !== 0,
@@ -123,21 +173,26 @@ export const planSawSheets = (
       const before = left[k];
       if (before !== null && before !== undefined) left[k] = before - 1;
       return {
-        item: s.item,
-        length: s.length,
-        width: s.width,
-        cost: s.cost,
+        ...cutUp(s),
         stock: sources[k]?.stock ?? null,
-        pieces: s.pieces.map(({ id, ...put }) => ({ ...put, part: queue.get(id)?.shift() as SawSheetPart })),
-        cuts: s.cuts,
         rests: findRests(s, rules.kerf)
           .map((r) => ({ length: clean(Math.max(r.l, r.w)), width: clean(Math.min(r.l, r.w)) }))
           .filter((r) => r.width >= NARROWEST && r.length >= SHORTEST),
-        stack: stacks.indexOf(keyOf(s)),
       };
     });
+  // A drop that nothing is cut from goes back to the rack with what is left of its part's sheet, where it is large enough.
+  const unused = new Map<SawSheetPart, { length: number; width: number }[]>();
+  for (const { kind, from } of open.values())
+    for (const part of from) {
+      const rest = {
+        length: clean(Math.max(kind.length, kind.width)),
+        width: clean(Math.min(kind.length, kind.width)),
+      };
+      if (rest.width >= NARROWEST && rest.length >= SHORTEST) unused.set(part, [...(unused.get(part) ?? []), rest]);
+    }
+  const kept = sheets.map((s) => ({ ...s, rests: [...s.rests, ...s.pieces.flatMap((p) => unused.get(p.part) ?? [])] }));
   return {
-    sheets,
+    sheets: kept,
     cost: plan.cost,
     bound: plan.bound,
     proved: plan.proved,

@@ -3,3 +3,4 @@ export * from './planBatch.ts';
 export * from './planTogether.ts';
 export { isSeamOpen, meshFaceOf } from './meshFaces.ts';
 export * from './replanSticks.ts';
+export * from './dropsOf.ts';

@@ -51,11 +51,13 @@ const asIs = (face: string): string => face;
 
 /** Where a stick is taken from. */
 const fromWhere = (l: BatchLine): string =>
-  l.stock === null
-    ? l.ripped
-      ? 'ripped'
-      : 'to buy'
-    : [l.stock.mark, l.stock.place].filter(Boolean).join(', ') || 'rack';
+  l.dropOf !== null
+    ? `cut out of ${l.dropOf}`
+    : l.stock === null
+      ? l.ripped
+        ? 'ripped'
+        : 'to buy'
+      : [l.stock.mark, l.stock.place].filter(Boolean).join(', ') || 'rack';
 
 /** A batch on paper: every stick in its turn with a box to tick, sheets with their cuts in sequence, the bundles to sort into. */
 export const batchPdf = (

@@ -55,6 +55,8 @@ export interface BatchLine {
   readonly rests: readonly BatchRest[];
   /** It comes from a stick that this batch rips: it is on the rack once that is done. */
   readonly ripped: boolean;
+  /** Order and mark of the part that it is cut out of, where it is no sheet of its own. */
+  readonly dropOf: string | null;
   readonly state: 'open' | 'cut';
   readonly cutBy: string | null;
   readonly cutAt: string | null;

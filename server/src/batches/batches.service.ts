@@ -88,6 +88,7 @@ export class Batches {
       .where('batch_lines.state', 'open')
       .whereNull('batch_lines.stock_id')
       .where('batch_lines.ripped', false)
+      .whereNull('batch_lines.drop_of')
       .select('batch_id', 'item', 'length', 'width', 'pieces')) as {
       batch_id: number;
       item: string;

@@ -123,7 +123,7 @@ describe('its papers', () => {
   it('say what an order waits for', async () => {
     const now = await show(batch.id);
     // What is ripped waits for what it is ripped from.
-    const wanted = now.list.filter((l) => l.stock === null && !l.ripped);
+    const wanted = now.list.filter((l) => l.stock === null && !l.ripped && l.dropOf === null);
     const lines = await Promise.all(
       now.orders.map(async (o) => (await shop.get(`/api/batches/waits/${o.id}`).expect(200)).body as WaitLine[]),
     );
@@ -224,6 +224,24 @@ describe('a stick that is ripped', () => {
     batch = (await shop.post(`/api/batches/${batch.id}/lines/${line.id}/undo`).send(undone).expect(200)).body as Batch;
     expect([await sum('2x4'), await sum(gives)]).toEqual([wide, narrow]);
     expect(batch.list.find((l) => l.id === line.id)?.rests.map((r) => r.item)).toEqual([gives, gives]);
+    await judgeLedger(app.db);
+  });
+});
+
+describe('what is cut out of a wall', () => {
+  it('gives other parts without taking anything from the rack', async () => {
+    batch = await show(batch.id);
+    const line = openOf(batch).find((l) => l.dropOf !== null) as BatchLine;
+    expect(line.dropOf).toMatch(/^\d+ SD\d+$/);
+    const before = (await rack()).reduce((n, l) => n + l.quantity, 0);
+    const body = { lines: [{ id: line.id, version: line.version }] };
+    batch = (await shop.post(`/api/batches/${batch.id}/cuts`).send(body).expect(200)).body as Batch;
+    expect((await rack()).reduce((n, l) => n + l.quantity, 0)).toBe(before);
+    const done = batch.list.find((l) => l.id === line.id);
+    expect(done?.pieces.map((p) => p.state)).toEqual(line.pieces.map(() => 'cut'));
+    const undone = { version: done?.version, why: 'It split.' };
+    batch = (await shop.post(`/api/batches/${batch.id}/lines/${line.id}/undo`).send(undone).expect(200)).body as Batch;
+    expect(batch.list.find((l) => l.id === line.id)?.state).toBe('open');
     await judgeLedger(app.db);
   });
 });

@@ -164,9 +164,10 @@ export class Cutting {
       length: line.kind === 'sheet' ? null : line.length,
       width: line.kind === 'roll' ? line.width : null,
     };
-    const stock = line.stock?.id ?? (await findLine(trx, whole));
     const move = { by: me.name, batch };
-    await moveStock(trx, stock, { kind: 'cut', change: -1, why: `cut in batch ${batch}`, ...move });
+    // A drop has left the rack with the sheet that it is cut out of.
+    const stock = line.dropOf === null ? (line.stock?.id ?? (await findLine(trx, whole))) : null;
+    if (stock !== null) await moveStock(trx, stock, { kind: 'cut', change: -1, why: `cut in batch ${batch}`, ...move });
     if (line.stock)
       await trx('reservations')
         .where({ batch_id: batch, stock_id: stock })
@@ -264,7 +265,7 @@ export class Cutting {
       const { batch, lines } = await this.take(trx, id, [lineId]);
       const line = lines[0] as BatchLine;
       if (line.version !== body.version) throw staleOf(body.version, { version: line.version });
-      if (line.state !== 'cut' || !line.stock)
+      if (line.state !== 'cut' || (!line.stock && line.dropOf === null))
         throw new ConflictException({ code: 'not-cut', message: 'This one is not cut.', theirs: line.version });
       if (line.pieces.some((p) => p.state === 'spoiled'))
         throw new ConflictException({
@@ -276,11 +277,13 @@ export class Cutting {
       const move = { why: body.why, by: me.name, batch: id };
       for (const r of line.rests)
         if (r.stock !== undefined) await moveStock(trx, r.stock, { kind: 'corrected', change: -1, ...move });
-      await moveStock(trx, line.stock.id, { kind: 'corrected', change: 1, ...move });
-      await trx.raw(
-        'INSERT INTO reservations (batch_id, stock_id, quantity) VALUES (?, ?, 1) ON DUPLICATE KEY UPDATE quantity = quantity + 1',
-        [id, line.stock.id],
-      );
+      if (line.stock) {
+        await moveStock(trx, line.stock.id, { kind: 'corrected', change: 1, ...move });
+        await trx.raw(
+          'INSERT INTO reservations (batch_id, stock_id, quantity) VALUES (?, ?, 1) ON DUPLICATE KEY UPDATE quantity = quantity + 1',
+          [id, line.stock.id],
+        );
+      }
       await this.mark(trx, [...partsOf(line.pieces).values()], 'open');
       await trx('batch_lines')
         .where({ id: lineId })

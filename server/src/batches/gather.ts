@@ -74,6 +74,7 @@ export const gather = async (
     readonly orders: readonly number[];
     readonly version: number;
     readonly units: ReturnType<typeof unitsOfBatch>;
+    readonly kerf: number;
   },
   caller: Caller,
 ): Promise<Gathered> => {
@@ -109,7 +110,7 @@ export const gather = async (
       const unit = Math.max(1, readUnitKey(r.part).unit);
       return unit >= from && unit <= to && !taken.has(ref) && (!begun || mine.has(ref));
     });
-    const found = await pool.run('sawParts', { order, plan, open }, { for: caller });
+    const found = await pool.run('sawParts', { order, plan, open, kerf: batch.kerf }, { for: caller });
     sticks.push(...found.sticks);
     sheets.push(...found.sheets);
     faces.push(...found.faces);

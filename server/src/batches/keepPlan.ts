@@ -27,28 +27,34 @@ export const stickPieces = (s: SawStick): BatchPiece[] =>
 
 /** Pieces of a sheet as a batch keeps them. */
 export const sheetPieces = (s: SawSheet): BatchPiece[] =>
-  s.pieces.map(({ part: { item: _, ...part }, ...put }) => ({ ...put, parts: [part], state: 'open' }));
+  s.pieces.map(({ part: { item: _, drops: __, ...part }, ...put }) => ({ ...put, parts: [part], state: 'open' }));
 
 /** Strips of a roll as a batch keeps them: of one that is bent round a corner the part that is in it is said. */
 export const rollPieces = (r: SawRoll): BatchPiece[] =>
   r.strips.map(({ part: { item: _, ...part }, ...put }) => ({ ...put, parts: [part], state: 'open' }));
+
+/** What most lines are not. */
+const PLAIN = {
+  width: null as number | null,
+  cuts: null as string | null,
+  ripped: false,
+  drop_of: null as string | null,
+};
 
 /** The lines of a plan in the order of the saw: rips, sticks, then sheets, then rolls. */
 const linesOf = (plan: DraftPlan, firewood: number) => {
   const keys = plan.rips.map((r) => JSON.stringify(r));
   const ripStacks = [...new Set(keys)];
   const rips = plan.rips.map((r, i) => ({
+    ...PLAIN,
     kind: 'rip',
     item: r.item,
     length: r.length,
-    width: null,
     // What it costs is charged where what it gives is cut.
     cost: 0,
     stock_id: r.stock,
     stack: ripStacks.indexOf(keys[i] as string),
     pieces: json([]),
-    cuts: null,
-    ripped: false,
     rests: json(
       Array.from({ length: r.gives.parts }, () => ({ length: r.length, item: r.gives.item })) satisfies BatchRest[],
     ),
@@ -56,19 +62,19 @@ const linesOf = (plan: DraftPlan, firewood: number) => {
   const first = ripStacks.length;
   const last = first + Math.max(-1, ...plan.sticks.map((s) => s.stack));
   const sticks = plan.sticks.map((s) => ({
+    ...PLAIN,
     kind: 'stick',
     item: s.item,
     length: s.length,
-    width: null,
     cost: s.cost,
     stock_id: s.stock,
     stack: first + s.stack,
     pieces: json(stickPieces(s)),
-    cuts: null,
     ripped: s.ripped === true,
     rests: json((s.left >= firewood ? [{ length: s.left }] : []) satisfies BatchRest[]),
   }));
   const sheets = plan.sheets.map((s) => ({
+    ...PLAIN,
     kind: 'sheet',
     item: s.item,
     length: s.length,
@@ -78,11 +84,12 @@ const linesOf = (plan: DraftPlan, firewood: number) => {
     stack: last + 1 + s.stack,
     pieces: json(sheetPieces(s)),
     cuts: json(s.cuts),
-    ripped: false,
+    drop_of: s.dropOf ? `${s.dropOf.order} ${s.dropOf.mark}` : null,
     rests: json(s.rests),
   }));
   const after = Math.max(last, ...sheets.map((s) => s.stack));
   const rolls = plan.rolls.map((r, k) => ({
+    ...PLAIN,
     kind: 'roll',
     item: r.item,
     length: r.length,
@@ -91,8 +98,6 @@ const linesOf = (plan: DraftPlan, firewood: number) => {
     stock_id: r.stock,
     stack: after + 1 + k,
     pieces: json(rollPieces(r)),
-    cuts: null,
-    ripped: false,
     rests: json((r.left >= ROLL_END ? [{ length: r.left, width: r.width }] : []) satisfies BatchRest[]),
   }));
   return [...rips, ...sticks, ...sheets, ...rolls];

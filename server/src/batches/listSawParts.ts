@@ -1,13 +1,15 @@
 import { describeCuts } from '@rubbet/core/formats';
+import { SAW_RULES } from '@rubbet/core/saw';
 import type { SawPart, SawSheetPart } from '@rubbet/core/saw';
 import { findItem } from '@rubbet/core/stock';
+import { dropsOf } from '@rubbet/core/takeoff';
 import { repeatParts } from '@rubbet/core/unit';
 import type { Build } from '@rubbet/core/unit';
 
 /** What the saw cuts of some open parts of an order. What is measured in place is cut at the length that was found, and waits until it is. */
 export const listSawParts = (
   order: number,
-  { build, units }: { readonly build: Build; readonly units: number },
+  { build, units, kerf = SAW_RULES.kerf }: { readonly build: Build; readonly units: number; readonly kerf?: number },
   open: readonly { readonly part: string; readonly measured: number | null }[],
   /** For buying, what is measured in place counts with the length that it is drawn with. */
   drawn = false,
@@ -39,7 +41,10 @@ export const listSawParts = (
       ...(p.cuts.some((c) => c.angle > 0) ? { ends } : {}),
     };
     if (kind === 'lumber') sticks.push(part);
-    else sheets.push({ ...part, width: p.width });
+    else {
+      const drops = dropsOf(p, kerf);
+      sheets.push({ ...part, width: p.width, ...(drops.length > 0 ? { drops } : {}) });
+    }
   }
   return { sticks, sheets, waiting };
 };

@@ -87,6 +87,7 @@ export class BatchPlanner {
     for (let k = 0; k < TRIES; k++) {
       const row = (await this.db('batches').where({ id }).first()) as BatchRecord | undefined;
       if (!row || row.state === 'dropped' || row.state === 'done') return false;
+      const { saw } = await this.settings.rules();
       const from = await gather(
         this.db,
         this.pool,
@@ -95,11 +96,11 @@ export class BatchPlanner {
           orders: readJson<number[]>(row.orders),
           version: row.version,
           units: unitsOfBatch(row),
+          kerf: saw.kerf,
         },
         callerOf(planning.signal),
       );
       const plan = await this.draft(from, planning);
-      const { saw } = await this.settings.rules();
       if (await transact(this.db, (trx) => keepPlan(trx, id, row.version, plan, saw.firewood))) return true;
     }
     return false;
@@ -123,7 +124,7 @@ const join = (
   const buy = new Map<string, { item: string; length: number; width: number | null; count: number; cost: number }>();
   const bare = sticks.filter((s) => s.ripped !== true).map((x) => ({ ...x, width: null }));
   const wide = rips.map((r) => ({ ...r, width: null, cost: priceOf(r.item, r.length, null) }));
-  for (const s of [...wide, ...bare, ...sheets.sheets, ...rolls.rolls]) {
+  for (const s of [...wide, ...bare, ...sheets.sheets.filter((s) => !s.dropOf), ...rolls.rolls]) {
     if (s.stock !== null) continue;
     const key = `${s.item}|${s.length}|${s.width ?? ''}`;
     const was = buy.get(key);
@@ -138,7 +139,7 @@ const join = (
   const figures: BatchFigures = {
     pieces: more.pieces,
     sticks: sticks.length,
-    sheets: sheets.sheets.length,
+    sheets: sheets.sheets.filter((s) => !s.dropOf).length,
     rolls: rolls.rolls.length,
     cost: sawn.cost + sheets.cost,
     costBound: sawn.bound + sheets.bound,

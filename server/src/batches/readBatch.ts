@@ -42,6 +42,7 @@ export const readLines = async (db: Db, batch: number): Promise<BatchLine[]> => 
     cuts: r.cuts === null ? null : readJson<SheetCut[]>(r.cuts),
     rests: readJson<BatchRest[]>(r.rests),
     ripped: Boolean(r.ripped),
+    dropOf: r.drop_of as string | null,
     state: r.state as BatchLine['state'],
     cutBy: r.cut_by as string | null,
     cutAt: r.cut_at as string | null,

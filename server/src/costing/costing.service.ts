@@ -13,6 +13,7 @@ const MOST_LINES = 20_000;
 
 interface CutRow {
   readonly kind: 'stick' | 'sheet' | 'roll';
+  readonly dropOf: string | null;
   readonly item: string;
   readonly length: number;
   readonly width: number | null;
@@ -45,10 +46,18 @@ export class Costing {
         'cost',
         'pieces',
         'rests',
+        'drop_of as dropOf',
         this.db.raw("DATE_FORMAT(cut_at, '%Y-%m') AS month"),
       )) as unknown as CutRow[];
     const { kerf } = (await this.settings.rules()).saw;
-    return { orders: await this.orders(cut), yields: yieldsOf(cut, kerf) };
+    // A drop is counted with the part that it is cut out of.
+    return {
+      orders: await this.orders(cut),
+      yields: yieldsOf(
+        cut.filter((l) => l.dropOf === null),
+        kerf,
+      ),
+    };
   }
 
   private async orders(cut: readonly CutRow[]): Promise<CostedOrder[]> {

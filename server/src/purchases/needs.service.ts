@@ -167,7 +167,7 @@ export class Needs {
         );
     }
     const laid = await this.pool.run('planSawSheets', { parts: sheets, rack, rules: saw, items: changes });
-    for (const s of laid.sheets)
+    for (const s of laid.sheets.filter((x) => !x.dropOf))
       take(
         s,
         s.pieces.map((p) => p.part.order),

@@ -295,13 +295,15 @@ export const TASKS = {
     order,
     plan,
     open,
+    kerf,
   }: {
     readonly order: number;
     readonly plan: string;
     readonly open: readonly { readonly part: string; readonly measured: number | null }[];
+    readonly kerf: number;
   }) => {
     const read = readPlan(plan);
-    const of = { build: read.build, units: unitsOf(read) };
+    const of = { build: read.build, units: unitsOf(read), kerf };
     return {
       ...listSawParts(order, of, open),
       faces: listFaces(order, of, new Set(open.map((o) => o.part))),

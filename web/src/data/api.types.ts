@@ -662,6 +662,8 @@ export interface components {
       readonly rests: readonly components['schemas']['BatchRest'][];
       /** @description It comes from a stick that this batch rips: it is on the rack once that is done. */
       readonly ripped: boolean;
+      /** @description Order and mark of the part that it is cut out of, where it is no sheet of its own. */
+      readonly dropOf: string | null;
       /** @enum {string} */
       readonly state: 'open' | 'cut';
       readonly cutBy: string | null;

@@ -89,7 +89,24 @@ export const boundSheets = (
       effort,
     ),
   );
-  return Math.max(least, costOfSheets(kinds, sheets));
+  const bound = Math.max(least, costOfSheets(kinds, sheets));
+  // What is free is small, as a rule: pieces that do not fit on it come out of what is paid for.
+  const paid = kinds.filter((k) => k.cost > 0);
+  if (paid.length === 0 || paid.length === kinds.length) return bound;
+  const fitsFree = (p: { readonly length: number; readonly width: number; readonly grain: boolean }): boolean =>
+    kinds.some((k) => {
+      const fits = (a: number, b: number): boolean => a <= k.length + EPS && b <= k.width + EPS;
+      return k.cost === 0 && (fits(p.length, p.width) || (!p.grain && fits(p.width, p.length)));
+    });
+  return Math.max(
+    bound,
+    boundSheets(
+      paid,
+      pieces.filter((p) => !fitsFree(p)),
+      kerf,
+      effort,
+    ),
+  );
 };
 
 /**

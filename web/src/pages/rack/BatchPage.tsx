@@ -94,11 +94,13 @@ const Line = ({ line, longest }: { line: BatchLine; longest: number }) => {
           {findItem(line.item).name} {isStick(line) ? feetOf(show, line.length) : sizeOf(show, line)}
         </span>{' '}
         <Soft>
-          {line.stock === null
-            ? line.ripped
-              ? 'ripped before'
-              : 'to buy'
-            : [line.stock.mark, line.stock.place].filter(Boolean).join(' at ') || 'on the rack'}
+          {line.dropOf !== null
+            ? `cut out of ${line.dropOf}`
+            : line.stock === null
+              ? line.ripped
+                ? 'ripped before'
+                : 'to buy'
+              : [line.stock.mark, line.stock.place].filter(Boolean).join(' at ') || 'on the rack'}
         </Soft>
       </Box>
       {line.kind === 'rip' ? (

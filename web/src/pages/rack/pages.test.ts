@@ -66,6 +66,7 @@ const line = (more: Partial<BatchLine> = {}): BatchLine => ({
   ],
   cuts: null,
   ripped: false,
+  dropOf: null,
   rests: [{ length: 35.875 }],
   state: 'open',
   cutBy: null,

@@ -26,6 +26,7 @@ const line = (id: number, more: Partial<BatchLine> = {}): BatchLine => ({
   ],
   cuts: null,
   ripped: false,
+  dropOf: null,
   rests: [],
   state: 'open',
   cutBy: null,

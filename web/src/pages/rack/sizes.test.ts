@@ -45,6 +45,7 @@ const line = (more: Partial<BatchLine>): BatchLine => ({
   pieces: [],
   cuts: null,
   ripped: false,
+  dropOf: null,
   rests: [],
   state: 'open',
   cutBy: null,

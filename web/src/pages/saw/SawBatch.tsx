@@ -186,13 +186,15 @@ export const SawBatch = () => {
                 {findItem(first.item).name} {isStick(first) ? feetOf(show, first.length) : sizeOf(show, first)}
               </Box>
               <Box fontSize="18px">
-                {first.stock === null
-                  ? first.ripped
-                    ? 'one that you have ripped'
-                    : 'not on the rack when it was planned: take what has come'
-                  : first.stock.mark !== ''
-                    ? `offcut ${first.stock.mark}${first.stock.place === '' ? '' : `, at ${first.stock.place}`}`
-                    : `from ${first.stock.place || 'the rack'}`}
+                {first.dropOf !== null
+                  ? `what was cut out of ${first.dropOf}`
+                  : first.stock === null
+                    ? first.ripped
+                      ? 'one that you have ripped'
+                      : 'not on the rack when it was planned: take what has come'
+                    : first.stock.mark !== ''
+                      ? `offcut ${first.stock.mark}${first.stock.place === '' ? '' : `, at ${first.stock.place}`}`
+                      : `from ${first.stock.place || 'the rack'}`}
               </Box>
               {lines.length > 1 && <QuietButton onClick={() => setSingle(true)}>One at a time</QuietButton>}
               {single && <QuietButton onClick={() => setSingle(false)}>Stack them</QuietButton>}

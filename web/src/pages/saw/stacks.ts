@@ -11,7 +11,7 @@ export const nextStack = (lines: readonly BatchLine[], single: boolean): BatchLi
   const open = lines.filter((l) => l.state === 'open');
   const toRip = new Set(open.filter((l) => l.kind === 'rip').flatMap((l) => l.rests.map((r) => r.item)));
   // What has to be bought first, or ripped, waits behind what is there.
-  const first = open.find((l) => l.stock !== null || (l.ripped && !toRip.has(l.item))) ?? open[0];
+  const first = open.find((l) => l.stock !== null || l.dropOf !== null || (l.ripped && !toRip.has(l.item))) ?? open[0];
   if (!first) return [];
   if (single) return [first];
   return open.filter((l) => l.stack === first.stack && l.kind === first.kind && l.stock?.id === first.stock?.id);
