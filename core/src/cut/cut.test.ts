@@ -172,6 +172,31 @@ describe('planSticks', () => {
     expect(plan.sticks[0]?.left).toBe(0);
     expect(plan.unplaced.every((u) => /not enough 2x4 in stock/.test(u.why))).toBe(true);
   });
+  it('leaves out what is least urgent where stock runs short, of equal pieces as well', () => {
+    const piece = (id: string, length: number, urgency?: number) => ({
+      id,
+      item: '2x4',
+      length,
+      quantity: 1,
+      ...(urgency ? { urgency } : {}),
+    });
+    const plan = planSticks({
+      kerf: 0,
+      endTrim: 0,
+      stock: [{ item: '2x4', length: 100, cost: 0, quantity: 1 }],
+      // By length 60 and 40 fill it; 30, 30 and one 40 are wanted first.
+      pieces: [
+        piece('late', 60),
+        piece('late too', 40),
+        piece('now', 40, 5),
+        piece('now a', 30, 5),
+        piece('now b', 30, 5),
+      ],
+    });
+    expect(plan.sticks[0]?.cuts.map((c) => c.id).sort()).toEqual(['now', 'now a', 'now b']);
+    expect(plan.unplaced.map((u) => u.id).sort()).toEqual(['late', 'late too']);
+    expect(plan.uncut).toEqual({ length: 100, least: 100 });
+  });
   it('chooses among lengths by cost, as the MIP library does, for any small demand', () => {
     const arb = fc.record({
       pieces: fc.uniqueArray(

@@ -23,7 +23,8 @@ const planItem = (item: string, demand: StickDemand, effort: Effort): ItemPlan =
   const stocks = demand.stock.filter((s) => s.item === item && s.quantity !== 0 && ticksDown(s.length) > trim);
   const longest = Math.max(0, ...stocks.map((s) => ticksDown(s.length) - trim));
   const unplaced: StickPlan['unplaced'][number][] = [];
-  const bySize = new Map<number, { piece: StickPiece; left: number }[]>();
+  /** By size, and by how urgent it is: where stock runs short that tells equal pieces apart. */
+  const bySize = new Map<string, { size: number; urgency: number; queue: { piece: StickPiece; left: number }[] }>();
   for (const piece of demand.pieces) {
     if (piece.item !== item || piece.quantity === 0) continue;
     const size = ticksUp(piece.length);
@@ -34,23 +35,29 @@ const planItem = (item: string, demand: StickDemand, effort: Effort): ItemPlan =
         quantity: piece.quantity,
         why: `At ${clean(piece.length)} in it is longer than the longest ${item}, ${clean(fromTicks(longest))} in after end trim.`,
       });
-    else bySize.set(size, [...(bySize.get(size) ?? []), { piece, left: piece.quantity }]);
+    else {
+      const urgency = piece.urgency ?? 1;
+      const kind = bySize.get(`${size}|${urgency}`) ?? { size, urgency, queue: [] };
+      kind.queue.push({ piece, left: piece.quantity });
+      bySize.set(`${size}|${urgency}`, kind);
+    }
   }
   if (bySize.size === 0) return { sticks: [], cost: 0, bound: 0, proved: unplaced.length === 0, unplaced };
-  const sizes = [...bySize.keys()].sort((a, b) => b - a);
+  const kinds = [...bySize.values()].sort((a, b) => b.size - a.size || b.urgency - a.urgency);
+  const sizes = kinds.map((k) => k.size);
   const answer = searchPatterns(
     {
       sizes: sizes.map((s) => s + kerf),
-      demand: sizes.map((s) => (bySize.get(s) ?? []).reduce((sum, q) => sum + q.left, 0)),
-      penalties: sizes,
+      demand: kinds.map((k) => k.queue.reduce((sum, q) => sum + q.left, 0)),
+      penalties: kinds.map((k) => k.size * k.urgency),
       stocks: stocks.map((s) => ({ capacity: ticksDown(s.length) - trim + kerf, cost: s.cost, quantity: s.quantity })),
     },
     effort,
   );
-  const take = (size: number): StickPiece => {
-    const queue = bySize.get(size) ?? [];
-    const next = queue.find((q) => q.left > 0);
-    if (!next) throw new Error(`The stick plan cut a ${fromTicks(size)} in piece of ${item} that nobody asked for.`);
+  const take = (kind: (typeof kinds)[number]): StickPiece => {
+    const next = kind.queue.find((q) => q.left > 0);
+    if (!next)
+      throw new Error(`The stick plan cut a ${fromTicks(kind.size)} in piece of ${item} that nobody asked for.`);
     next.left--;
     return next.piece;
   };
@@ -61,7 +68,7 @@ const planItem = (item: string, demand: StickDemand, effort: Effort): ItemPlan =
     for (let k = 0; k < count; k++) {
       const cuts = column.pattern.flatMap((c, i) =>
         Array.from({ length: c }, () => {
-          const piece = take(sizes[i] as number);
+          const piece = take(kinds[i] as (typeof kinds)[number]);
           return { id: piece.id, length: piece.length };
         }),
       );
@@ -76,14 +83,14 @@ const planItem = (item: string, demand: StickDemand, effort: Effort): ItemPlan =
       });
     }
   }
-  sizes.forEach((size, i) => {
+  kinds.forEach(({ queue }, i) => {
     if ((answer.short[i] as number) <= 0) return;
-    for (const q of bySize.get(size) ?? [])
+    for (const q of queue)
       if (q.left > 0) unplaced.push({ id: q.piece.id, quantity: q.left, why: `There is not enough ${item} in stock.` });
   });
   // A plan that leaves pieces out is no proof of anything.
   const proved = unplaced.length === 0 && answer.proved;
-  const length = sizes.reduce((sum, size, i) => sum + size * (answer.short[i] as number), 0);
+  const length = kinds.reduce((sum, k, i) => sum + k.size * k.urgency * (answer.short[i] as number), 0);
   return {
     sticks,
     cost: answer.cost,
@@ -99,7 +106,7 @@ const planItem = (item: string, demand: StickDemand, effort: Effort): ItemPlan =
  * Kerf is lost between pieces and before a remainder, not after a piece that ends the stick exactly.
  * `quick` spends less time closing the last of the gap, a number so many seconds at most; bounds are as true.
  * Works in whole 1/64 in: what is taken is rounded up, what there is down. What cannot be cut is listed with the reason; where
- * stock runs short the plan leaves the least uncut, by length.
+ * stock runs short the plan leaves the least uncut, by length, what is urgent counting as often as it says.
  */
 export const planSticks = (demand: StickDemand, effort: Effort = demand.effort ?? 'full'): StickPlan => {
   const items = [...new Set(demand.pieces.map((p) => p.item))];

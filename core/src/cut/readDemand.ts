@@ -22,12 +22,13 @@ export const readDemand = (json: unknown): StickDemand => {
   const pieces = readList(d.pieces, 'pieces').map((raw, i): StickPiece => {
     const where = `pieces[${i}]`;
     const p = readRecord(raw, where);
-    onlyThese(p, ['id', 'item', 'length', 'quantity'], where);
+    onlyThese(p, ['id', 'item', 'length', 'quantity', 'urgency'], where);
     return {
       id: readText(p.id, `${where}.id`),
       item: readText(p.item, `${where}.item`),
       length: readNumber(p.length, `${where}.length`, 0, true),
       quantity: readWhole(p.quantity ?? 1, `${where}.quantity`, 0),
+      ...(p.urgency === undefined ? {} : { urgency: readWhole(p.urgency, `${where}.urgency`, 1) }),
     };
   });
   ownIds(pieces);

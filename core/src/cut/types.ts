@@ -12,6 +12,8 @@ export interface StickPiece {
   readonly item: string;
   readonly length: number;
   readonly quantity: number;
+  /** How often its length counts where stock does not do for all; once if it is not said. */
+  readonly urgency?: number;
 }
 
 /** What to cut from what. `endTrim` is lost from every stick before the first piece, its saw cut included. */
@@ -42,7 +44,7 @@ export interface StickPlan {
   readonly bound: number;
   readonly proved: boolean;
   readonly unplaced: readonly { readonly id: string; readonly quantity: number; readonly why: string }[];
-  /** Where stock runs short: inches of pieces left uncut that a longer rack would give, and the least that any plan leaves. */
+  /** Where stock runs short: inches of pieces left uncut that a longer rack would give, and the least that any plan leaves; what is urgent counts as often as it says. */
   readonly uncut?: { readonly length: number; readonly least: number };
 }
 

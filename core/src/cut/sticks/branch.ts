@@ -1,6 +1,6 @@
 import { dive } from './dive.ts';
 import { meter } from './findBestPatterns.ts';
-import { divisorOf, isBetter, narrowTo } from './problem.ts';
+import { divisorOf, isBetter, narrowTo, onePiece } from './problem.ts';
 import type { Column, Draft, PatternProblem, PatternStock } from './problem.ts';
 import { sumsOf } from './sumsOf.ts';
 import { solvePatternLp } from './solvePatternLp.ts';
@@ -155,7 +155,9 @@ export const branch = (
       const own = s.cost - (lp.stockPrices[stock] as number);
       // What this stick may cost beyond its pieces' worth before the whole is no better than what is known.
       const gap = best.cost - cost - lp.bound;
-      const found = patternsWithin(p, rest, lead, s.capacity, wide, own - gap);
+      const worth = wide[lead] as number;
+      const alone = lead === s.only && worth >= own - gap - 1e-9 ? [{ pattern: onePiece(p, lead), worth }] : [];
+      const found = s.only === undefined ? patternsWithin(p, rest, lead, s.capacity, wide, own - gap) : alone;
       if (!found) {
         complete = false;
         continue;

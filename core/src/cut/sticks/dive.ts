@@ -34,7 +34,8 @@ export const dive = (p: PatternProblem, pool: readonly Column[], how: Diving): D
       const wide = whole.map((c, i) => Math.min(c, rest[i] as number));
       if ((took && wide.some((c, i) => c < (whole[i] as number))) || wide.every((c) => c === 0)) continue;
       const own = left[column.stock] === 0 ? -1 : column.stock;
-      const stock = p.fill ? own : cheapestFor(p, left, usedBy(p, wide));
+      const alone = p.stocks[column.stock]?.only !== undefined;
+      const stock = p.fill || alone ? own : cheapestFor(p, left, usedBy(p, wide));
       if (stock < 0) continue;
       let times = Math.max(1, Math.floor(amount + 1e-6));
       wide.forEach((c, i) => {

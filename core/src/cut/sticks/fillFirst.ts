@@ -19,7 +19,9 @@ export const fillFirst = (p: PatternProblem, prefer: number): Draft => {
       }
       const kind = p.stocks[prefer];
       const there = left[prefer] ?? null;
-      const pick = kind && kind.capacity >= size && (there === null || there > 0) ? prefer : cheapestFor(p, left, size);
+      const takes = kind && kind.only === undefined && kind.capacity >= size && (there === null || there > 0);
+      const among = takes ? prefer : cheapestFor(p, left, size);
+      const pick = among < 0 ? p.stocks.findIndex((x) => x.only === i) : among;
       const s = p.stocks[pick];
       if (!s) {
         short[i] = (short[i] as number) + 1;
@@ -29,12 +31,16 @@ export const fillFirst = (p: PatternProblem, prefer: number): Draft => {
       if (before !== null) left[pick] = before - 1;
       const pattern = p.sizes.map(() => 0);
       pattern[i] = 1;
-      open.push({ stock: pick, room: s.capacity - size, pattern });
+      open.push({ stock: pick, room: s.only === undefined ? s.capacity - size : 0, pattern });
     }
   }
   // A stick that turned out emptier than its kind allows is changed for a cheaper one.
   let cost = 0;
   for (const o of open) {
+    if (p.stocks[o.stock]?.only !== undefined) {
+      cost += p.stocks[o.stock]?.cost ?? 0;
+      continue;
+    }
     const back = left[o.stock] ?? null;
     if (back !== null) left[o.stock] = back + 1;
     o.stock = cheapestFor(p, left, (p.stocks[o.stock]?.capacity ?? 0) - o.room);

@@ -12,6 +12,8 @@ export interface PatternStock {
   readonly capacity: number;
   readonly cost: number;
   readonly quantity: number | null;
+  /** It holds one piece of this size and nothing else: what leaving that piece uncut costs. */
+  readonly only?: number;
 }
 
 /**
@@ -33,6 +35,10 @@ export interface Draft {
   readonly short: readonly number[];
   readonly cost: number;
 }
+
+/** The pattern of a stock that holds one piece. */
+export const onePiece = (p: Pick<PatternProblem, 'sizes'>, only: number): number[] =>
+  p.sizes.map((_, i) => (i === only ? 1 : 0));
 
 /** Greatest common divisor of two whole numbers. */
 export const divisorOf = (a: number, b: number): number => (b === 0 ? a : divisorOf(b, a % b));
@@ -72,7 +78,7 @@ export const cheapestFor = (p: PatternProblem, left: readonly (number | null)[],
   for (let j = 0; j < p.stocks.length; j++) {
     const s = p.stocks[j] as PatternStock;
     if (left[j] !== null && (left[j] as number) <= 0) continue;
-    if (s.capacity < used) continue;
+    if (s.only !== undefined || s.capacity < used) continue;
     const other = p.stocks[best];
     // Of two that cost the same the shorter one: what is long stays for what is long.
     if (!other || s.cost < other.cost || (s.cost === other.cost && s.capacity < other.capacity)) best = j;
@@ -97,7 +103,11 @@ export const narrowTo = (p: PatternProblem, rest: readonly number[], left: reado
     problem: {
       sizes: open.map((i) => p.sizes[i] as number),
       demand: open.map((i) => rest[i] as number),
-      stocks: p.stocks.map((s, j) => ({ ...s, quantity: left[j] ?? null })),
+      stocks: p.stocks.map((s, j) => ({
+        ...s,
+        quantity: left[j] ?? null,
+        ...(s.only === undefined ? {} : { only: open.indexOf(s.only) }),
+      })),
       penalties: open.map((i) => p.penalties[i] as number),
       ...(fill && {
         fill: (values) => {

@@ -100,8 +100,13 @@ const lowerCost = (p: PatternProblem, start: Draft, pool: Column[], lp: PatternL
 
 /** The plan that leaves least uncut, by its penalties, of a problem that stock may be too short for. */
 const leaveLeast = (p: PatternProblem, means: Budget): { readonly best: Draft; readonly least: number } => {
-  // What sticks cost is no matter yet. What is left is cut from a stick of just its length that costs its penalty: so all is cut.
-  const wanted = p.sizes.map((capacity, i) => ({ capacity, cost: p.penalties[i] as number, quantity: null }));
+  // What sticks cost is no matter yet. What is left is cut from a stick of its own that costs its penalty: so all is cut.
+  const wanted = p.sizes.map((capacity, only) => ({
+    capacity,
+    cost: p.penalties[only] as number,
+    quantity: null,
+    only,
+  }));
   const dear = 20 * Math.max(...p.penalties);
   const free: PatternProblem = {
     ...p,

@@ -1,4 +1,5 @@
 import { findBestPatterns, meter } from './findBestPatterns.ts';
+import { onePiece } from './problem.ts';
 import type { Column, PatternProblem } from './problem.ts';
 
 /** Solution of the relaxed problem: how much of each column, the price of each size, and a cost no plan can go under. */
@@ -156,9 +157,18 @@ export const solvePatternLp = (
   /** The best new pattern of each stock at some prices, and the bound that these give. */
   const price = (at: ArrayLike<number>): { readonly column: Column; readonly rc: number }[] => {
     const values = p.sizes.map((_, i) => Math.max(0, at[i] as number));
-    const found = p.fill
+    const best = p.fill
       ? p.fill(values)
-      : findBestPatterns({ sizes: p.sizes, values, most: p.demand, capacities: p.stocks.map((s) => s.capacity) });
+      : findBestPatterns({
+          sizes: p.sizes,
+          values,
+          most: p.demand,
+          capacities: p.stocks.map((s) => (s.only === undefined ? s.capacity : 0)),
+        });
+    const found = best.map((f, j) => {
+      const only = p.stocks[j]?.only;
+      return only === undefined ? f : { pattern: onePiece(p, only), value: values[only] ?? 0 };
+    });
     // Shrunk until no pattern of unlimited stock pays, and no piece is worth more than leaving it, prices are feasible.
     let shrink = 1;
     found.forEach(({ value }, j) => {

@@ -224,13 +224,16 @@ describe('plans', () => {
       { numRuns: 60 },
     );
   });
-  it('leave the least uncut, by length, where stock runs short', async () => {
+  it.each([
+    ['by length', [1]],
+    ['by what is urgent', [1, 7, 3, 20]],
+  ])('leave the least uncut, %s, where stock runs short', async (_, urgencies) => {
     await fc.assert(
       fc.asyncProperty(
         problem().map((p) => ({
           ...p,
           stocks: p.stocks.map((s) => ({ ...s, quantity: s.quantity ?? 1 })),
-          penalties: p.sizes,
+          penalties: p.sizes.map((s, i) => s * (urgencies[i % urgencies.length] as number)),
         })),
         async (p) => {
           const plan = searchPatterns(p);
