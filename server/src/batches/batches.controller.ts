@@ -4,6 +4,7 @@ import type { Request } from 'express';
 import type { User } from '../auth/auth.answers.ts';
 import { Answers } from '../common/answer.ts';
 import { IdPipe } from '../common/inputs.ts';
+import { originOf } from '../common/originOf.ts';
 import { EVERYONE, Me, Roles } from '../common/roles.ts';
 import { Heavy } from '../common/turns.ts';
 import { BatchVersionDto, CutDto, NewBatchDto, ShortDto, UndoCutDto } from './batches.dto.ts';
@@ -67,8 +68,7 @@ export class BatchesController {
   @Roles(...EVERYONE)
   @Heavy()
   async labels(@Param('id', IdPipe) id: number, @Me() me: User, @Req() request: Request): Promise<StreamableFile> {
-    const host = request.get('x-forwarded-host') ?? request.get('host') ?? '';
-    return new StreamableFile(await this.batches.labels(id, me.units, `${request.protocol}://${host}`), {
+    return new StreamableFile(await this.batches.labels(id, me.units, originOf(request)), {
       type: 'application/pdf',
       disposition: `inline; filename="labels-batch-${id}.pdf"`,
     });

@@ -281,6 +281,18 @@ describe('a roll of mesh that is cut', () => {
   });
 });
 
+describe('labels of the rack', () => {
+  it('are printed for every line, or those that are named, and not for drivers', async () => {
+    const all = await shop.get('/api/rack/labels.pdf').expect(200);
+    expect(all.headers['content-type']).toBe('application/pdf');
+    const [one] = await rack();
+    const named = await shop.get(`/api/rack/labels.pdf?lines=${one?.id}`).expect(200);
+    expect((named.body as Buffer).length).toBeLessThan((all.body as Buffer).length / 3);
+    await shop.get('/api/rack/labels.pdf?lines=999999').expect(404);
+    await (await app.as('driver')).get('/api/rack/labels.pdf').expect(403);
+  });
+});
+
 describe('what goes wrong at the saw', () => {
   it('plans a spoiled piece anew from other wood', async () => {
     const line = next(await show(batch.id), (l) => l.kind === 'stick' && l.pieces.length > 1);

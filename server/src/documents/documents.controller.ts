@@ -17,6 +17,7 @@ import { Observable } from 'rxjs';
 import { IdPipe } from '../common/inputs.ts';
 import type { User } from '../auth/auth.answers.ts';
 import { EVERYONE, Me, Roles } from '../common/roles.ts';
+import { originOf } from '../common/originOf.ts';
 import { Heavy } from '../common/turns.ts';
 import { Documents } from './documents.service.ts';
 
@@ -65,8 +66,7 @@ export class DocumentsController {
   @Roles(...EVERYONE)
   @Heavy()
   async labels(@Param('id', IdPipe) id: number, @Me() me: User, @Req() request: Request): Promise<StreamableFile> {
-    const host = request.get('x-forwarded-host') ?? request.get('host') ?? '';
-    return new StreamableFile(await this.documents.labels(id, me.units, `${request.protocol}://${host}`), {
+    return new StreamableFile(await this.documents.labels(id, me.units, originOf(request)), {
       type: 'application/pdf',
       disposition: `inline; filename="labels-${id}.pdf"`,
     });

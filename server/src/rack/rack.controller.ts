@@ -1,9 +1,12 @@
-import { Body, Controller, Get, HttpCode, Inject, Param, Post, Query } from '@nestjs/common';
+import { Body, Controller, Get, HttpCode, Inject, Param, Post, Query, Req, StreamableFile } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
+import type { Request } from 'express';
 import type { User } from '../auth/auth.answers.ts';
 import { Answers } from '../common/answer.ts';
 import { IdPipe } from '../common/inputs.ts';
+import { originOf } from '../common/originOf.ts';
 import { EVERYONE, Me, Roles } from '../common/roles.ts';
+import { Heavy } from '../common/turns.ts';
 import { CountDto, CountSheetDto, MoveDto } from './rack.dto.ts';
 import { Rack } from './rack.service.ts';
 
@@ -17,6 +20,20 @@ export class RackController {
   @Answers('RackLine', { list: true })
   show() {
     return this.rack.lines();
+  }
+
+  @Get('labels.pdf')
+  @Roles('office', 'shop')
+  @Heavy()
+  async labels(@Me() me: User, @Req() request: Request, @Query('lines') lines = ''): Promise<StreamableFile> {
+    const named = lines
+      .split(',')
+      .filter((n) => /^\d{1,9}$/.test(n))
+      .map(Number);
+    return new StreamableFile(await this.rack.labels(named, me.units, originOf(request)), {
+      type: 'application/pdf',
+      disposition: 'inline; filename="labels-rack.pdf"',
+    });
   }
 
   @Get('ledger')

@@ -1,12 +1,15 @@
-import { BadRequestException, Inject, Injectable } from '@nestjs/common';
+import { BadRequestException, Inject, Injectable, NotFoundException } from '@nestjs/common';
 import { readCount } from '@rubbet/core/formats';
 import { findItem, STOCK } from '@rubbet/core/stock';
-import type { User } from '../auth/auth.answers.ts';
+import type { UnitChoice, User } from '../auth/auth.answers.ts';
 import { noteDeed } from '../database/audit.ts';
 import { DB } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import { lockShared } from '../database/locks.ts';
 import { transact } from '../database/transact.ts';
+import { readPaper } from '../documents/readPaper.ts';
+import { Settings } from '../settings/settings.service.ts';
+import { Pool } from '../work/pool.ts';
 import { findLine, moveStock, reservedByLine } from './ledger.ts';
 import type { CountAnswer, LedgerEntry, RackLine } from './rack.answers.ts';
 import type { CountLineDto, MoveDto } from './rack.dto.ts';
@@ -17,7 +20,22 @@ const MOST_ENTRIES = 200;
 /** What lies on the rack, and the ledger that says why. */
 @Injectable()
 export class Rack {
-  constructor(@Inject(DB) private readonly db: Db) {}
+  constructor(
+    @Inject(DB) private readonly db: Db,
+    @Inject(Settings) private readonly settings: Settings,
+    @Inject(Pool) private readonly pool: Pool,
+  ) {}
+
+  /** Stickers for lines of the rack, place by place; all of them where none are named. */
+  async labels(named: readonly number[], units: UnitChoice | null, origin: string): Promise<Buffer> {
+    const [all, paper] = await Promise.all([this.lines(), readPaper(this.db, this.settings, units)]);
+    const lines = all
+      .filter((l) => named.length === 0 || named.includes(l.id))
+      .sort((a, b) => a.place.localeCompare(b.place, undefined, { numeric: true }) || a.id - b.id);
+    if (lines.length === 0)
+      throw new NotFoundException({ code: 'not-found', message: 'There is no such line on the rack.' });
+    return Buffer.from(await this.pool.run('rackLabels', { lines, origin, paper }));
+  }
 
   /** Each line with something on it, and how much of it batches have spoken for. */
   async lines(db: Db = this.db): Promise<RackLine[]> {

@@ -27,7 +27,8 @@ import {
 } from '@rubbet/core/saw';
 import type { RackStock, SawFace, SawPart, SawRules, SawSheetPart } from '@rubbet/core/saw';
 import { planSticks } from '@rubbet/core/cut';
-import { itemsOf, withItems } from '@rubbet/core/stock';
+import type { RackLine } from '../rack/rack.answers.ts';
+import { findItem, itemsOf, withItems } from '@rubbet/core/stock';
 import type { ItemChanges } from '@rubbet/core/stock';
 import { hasCut, repeatParts } from '@rubbet/core/unit';
 import { planMesh, replanSticks } from '@rubbet/core/takeoff';
@@ -37,7 +38,7 @@ import { listFaces } from '../batches/listFaces.ts';
 import { listSawParts } from '../batches/listSawParts.ts';
 import { listToBuy } from '../purchases/listToBuy.ts';
 import { workRowsOf } from '../bench/workRows.ts';
-import { LABEL_SHEETS, labelled, labelsDocument } from '../documents/packet/labels.ts';
+import { LABEL_SHEETS, labelled, labelsDocument, stickersDocument } from '../documents/packet/labels.ts';
 import { printPlain } from '../documents/print.ts';
 import { siteSheetPdf } from '../documents/siteSheetPdf.ts';
 import { workOrderPdf } from '../documents/workOrderPdf.ts';
@@ -255,6 +256,26 @@ export const TASKS = {
       .map((p) => `${p.order}/${p.part}`);
     const labels = [...new Set(refs)].flatMap((ref) => known.get(ref) ?? []);
     return printPlain(`Labels of batch ${batch.id}`, labelsDocument(0, labels, show, LABEL_SHEETS[business.paper]));
+  },
+  /** Stickers for lines of the rack: a code that opens the line to be counted. */
+  rackLabels: ({
+    lines,
+    origin,
+    paper,
+  }: {
+    readonly lines: readonly RackLine[];
+    readonly origin: string;
+    readonly paper: PaperFor;
+  }) => {
+    const { show, business } = paperOf(paper);
+    const stickers = lines.map((l) => ({
+      mark: l.mark || l.place || '–',
+      corner: l.mark ? l.place : '',
+      size: [l.length, l.width].flatMap((x) => (x === null ? [] : [show.length(x)])).join(' × ') || 'each',
+      note: findItem(l.item).name,
+      address: `${origin}/rack/count?line=${l.id}`,
+    }));
+    return printPlain('Labels of the rack', stickersDocument(stickers, LABEL_SHEETS[business.paper]));
   },
   batchPdf: ({ batch, paper }: { readonly batch: Batch; readonly paper: PaperFor }) => batchPdf(batch, paperOf(paper)),
   siteSheetPdf: ({

@@ -31,31 +31,34 @@ export interface Labelled {
   readonly address: string;
 }
 
+/** What is written on a sticker: large, beside it, below, small; and the address that its code opens. */
+export interface Sticker {
+  readonly mark: string;
+  readonly corner: string;
+  readonly size: string;
+  readonly note: string;
+  readonly address: string;
+}
+
 const INSET = 5;
 
-const labelOf = ({ part, unit, address }: Labelled, order: number, show: Show, sheet: LabelSheet): Content => {
+const drawSticker = (s: Sticker, sheet: LabelSheet): Content => {
   const [wide, high] = sheet.size;
   const code = Math.min(high - 2 * INSET, 62);
   return {
     columns: [
-      { qr: address, fit: code, width: code + 4, eccLevel: 'L' },
+      { qr: s.address, fit: code, width: code + 4, eccLevel: 'L' },
       {
         width: wide - code - 3 * INSET,
         stack: [
           {
             columns: [
-              { text: part.mark, font: 'Archivo', bold: true, fontSize: 19, lineHeight: 1 },
-              {
-                text: `${order}${unit > 0 ? ` · unit ${unit}` : ''}`,
-                alignment: 'right',
-                fontSize: 7.5,
-                color: SOFT,
-                margin: [0, 2, 0, 0],
-              },
+              { text: s.mark, font: 'Archivo', bold: true, fontSize: 19, lineHeight: 1 },
+              { text: s.corner, alignment: 'right', fontSize: 7.5, color: SOFT, margin: [0, 2, 0, 0] },
             ],
           },
-          { text: sizeOf(part, show), bold: true, fontSize: 10.5, lineHeight: 1.1 },
-          { text: show.text(part.name), fontSize: 7.5, lineHeight: 1.05 },
+          { text: s.size, bold: true, fontSize: 10.5, lineHeight: 1.1 },
+          { text: s.note, fontSize: 7.5, lineHeight: 1.05 },
         ],
       },
     ],
@@ -63,19 +66,17 @@ const labelOf = ({ part, unit, address }: Labelled, order: number, show: Show, s
   };
 };
 
-/** Labels of the pieces of an order, panel by panel, on the sheets that the shop's paper is sold with. */
-export const labelsDocument = (
-  order: number,
-  labels: readonly Labelled[],
-  show: Show,
+/** Stickers one after another on the sheets that the shop's paper is sold with. */
+export const stickersDocument = (
+  stickers: readonly Sticker[],
   sheet: LabelSheet,
 ): Pick<TDocumentDefinitions, 'pageSize' | 'pageMargins'> & { readonly content: Content[] } => {
   const onPage = sheet.columns * sheet.rows;
-  const content = labels.map((label, i): Content => {
+  const content = stickers.map((sticker, i): Content => {
     const at = i % onPage;
     const [column, row] = [at % sheet.columns, Math.floor(at / sheet.columns)];
     return {
-      stack: [labelOf(label, label.order ?? order, show, sheet)],
+      stack: [drawSticker(sticker, sheet)],
       absolutePosition: {
         x: sheet.start[0] + column * (sheet.size[0] + sheet.gap[0]) + INSET,
         y: sheet.start[1] + row * (sheet.size[1] + sheet.gap[1]) + INSET,
@@ -83,12 +84,25 @@ export const labelsDocument = (
     };
   });
   // What is set at a place takes none of the page: each page begins with a word that is not seen.
-  const pages = Array.from({ length: Math.ceil(labels.length / onPage) }, (_, p): Content => ({
+  const pages = Array.from({ length: Math.ceil(stickers.length / onPage) }, (_, p): Content => ({
     stack: [{ text: ' ', fontSize: 1 }, ...content.slice(p * onPage, (p + 1) * onPage)],
     ...(p > 0 ? { pageBreak: 'before' as const } : {}),
   }));
   return { pageSize: sheet.page, pageMargins: [0, 0, 0, 0], content: pages };
 };
+
+/** Labels of the pieces of an order, panel by panel. */
+export const labelsDocument = (order: number, labels: readonly Labelled[], show: Show, sheet: LabelSheet) =>
+  stickersDocument(
+    labels.map(({ part, unit, address, order: own = order }) => ({
+      mark: part.mark,
+      corner: `${own}${unit > 0 ? ` · unit ${unit}` : ''}`,
+      size: sizeOf(part, show),
+      note: show.text(part.name),
+      address,
+    })),
+    sheet,
+  );
 
 /** The pieces that get a label: all that are cut or bought to size, panel by panel, unit by unit. */
 export const labelled = (

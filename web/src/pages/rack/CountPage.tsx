@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
+import { useSearchParams } from 'react-router';
 import useSWR from 'swr';
 import { findItem, STOCK } from '@rubbet/core/stock';
 import { api } from '../../data/api.ts';
@@ -7,7 +8,7 @@ import { useMe } from '../../data/hooks.ts';
 import { isInShop } from '../../data/roles.ts';
 import type { CountData, RackLine } from '../../data/types.ts';
 import { useShow } from '../../data/useShow.tsx';
-import { Button, QuietButton } from '../../parts/Button.tsx';
+import { Button, LinkButton, QuietButton } from '../../parts/Button.tsx';
 import { Field, Input, LengthInput, Select } from '../../parts/Fields.tsx';
 import { FormSheet } from '../../parts/FormSheet.tsx';
 import { Empty, Loading } from '../../parts/Loading.tsx';
@@ -89,6 +90,12 @@ export const CountPage = () => {
   const [counted, setCounted] = useState<Readonly<Record<number, string>>>({});
   const [adding, setAdding] = useState(false);
   const [busy, setBusy] = useState(false);
+  // The code on a label opens this page at its line.
+  const line = Number(useSearchParams()[0].get('line') ?? 0);
+  const there = data?.some((l) => l.id === line) ?? false;
+  useEffect(() => {
+    if (there) document.getElementById(`counted-${line}`)?.focus();
+  }, [line, there]);
   if (error && !data) throw error;
   if (!data) return <Loading />;
   if (!isInShop(me)) return <Empty>The rack is counted by the shop and the office.</Empty>;
@@ -125,6 +132,9 @@ export const CountPage = () => {
             <Heading>Place by place</Heading>
             <Soft>Type what you count; what you leave empty stays as it is.</Soft>
           </Box>
+          <LinkButton href="/api/rack/labels.pdf" target="_blank">
+            Labels
+          </LinkButton>
           <QuietButton onClick={() => setAdding(true)}>Something new</QuietButton>
           <Button disabled={given.length === 0 || busy} onClick={() => void keep()}>
             {given.length === 0
@@ -132,6 +142,11 @@ export const CountPage = () => {
               : `Keep ${given.length} ${given.length === 1 ? 'count' : 'counts'}`}
           </Button>
         </Box>
+        {line > 0 && !there && (
+          <Box bg="amberwash" borderLeft="5px solid" borderColor="amber" px={3} py={2} mb={4} role="alert">
+            The book has nothing on the line of that label any more. What lies there is something new.
+          </Box>
+        )}
         {places.map((place) => (
           <Box key={place} mb={5}>
             <Heading mb={1}>{place === '' ? 'No place' : place}</Heading>
@@ -150,12 +165,14 @@ export const CountPage = () => {
                     py="5px"
                     borderBottom="1px solid"
                     borderColor="hair"
+                    bg={l.id === line ? 'chalkwash' : undefined}
                   >
                     <span>
                       {findItem(l.item).name} {sizeOf(show, l)} <span className="cond">{l.mark}</span>
                     </span>
                     <Soft>the book: {l.quantity}</Soft>
                     <Input
+                      id={`counted-${l.id}`}
                       aria-label={['Counted of', findItem(l.item).name, sizeOf(show, l), l.mark]
                         .filter(Boolean)
                         .join(' ')}

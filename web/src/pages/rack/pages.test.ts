@@ -391,6 +391,16 @@ describe('count day', () => {
       since: '2026-01-05 08:00:00',
     },
   ];
+  it('says where a label leads that the book has nothing for', () => {
+    const gone = html(createElement(CountPage), 'inches', '/rack/count?line=987654', { ...me('shop'), '/rack': rack });
+    expect(plain(gone)).toMatch(/nothing on the line of that label any more/);
+    const there = html(createElement(CountPage), 'inches', `/rack/count?line=${rack[0]?.id}`, {
+      ...me('shop'),
+      '/rack': rack,
+    });
+    expect(plain(there)).not.toMatch(/that label/);
+    expect(there).toContain(`id="counted-${rack[0]?.id}"`);
+  });
   it('goes place by place, with what the book says beside each', () => {
     const words = plain(html(createElement(CountPage), 'inches', '/rack/count', { ...me('shop'), '/rack': rack }));
     expect(words.indexOf('A2')).toBeLessThan(words.indexOf('A10'));
