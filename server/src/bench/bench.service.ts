@@ -1,3 +1,4 @@
+import { takeFittings } from '../rack/takeFittings.ts';
 import { ConflictException, Inject, Injectable } from '@nestjs/common';
 import type { StickPlan } from '@rubbet/core/cut';
 import type { User } from '../auth/auth.answers.ts';
@@ -132,14 +133,19 @@ export class Bench {
     return this.pool.run('benchPlan', { plan: (await readPlanText(this.db, orderId)) as string });
   }
 
-  /** Writes what follows from the steps that are done: whether the bench is, and which blocks of the board are. */
-  async settle(trx: Db, orderId: number): Promise<void> {
+  /**
+   * Writes what follows from the steps that are done: whether the bench is, and which blocks of the board are. What it took of
+   * the rack's fasteners leaves it then, unless nobody says who: it was built before the rack was counted.
+   */
+  async settle(trx: Db, orderId: number, by?: string): Promise<void> {
     const work = await readWork(trx, orderId);
     const { done, ended, open } = judgeSteps(await readStepRows(trx, work.id));
-    if (done !== (work.done_at !== null))
+    if (done !== (work.done_at !== null)) {
       await trx('work_orders')
         .where({ id: work.id })
         .update({ done_at: done ? trx.raw('UTC_TIMESTAMP()') : null });
+      if (by !== undefined) await takeFittings(trx, orderId, done, by);
+    }
     for (const [isDone, keys] of [
       [true, ended],
       [false, open],

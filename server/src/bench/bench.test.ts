@@ -7,6 +7,7 @@ import type { ReadGate, Step } from '@rubbet/core/steps';
 import type { WorkPlanAnswer, WorkOrder } from './bench.answers.ts';
 import { connect, migrate } from '../database/connect.ts';
 import { makeTestDatabase } from '../testing/testDatabase.ts';
+import { judgeLedger } from '../testing/judgeLedger.ts';
 import { openTestApp } from '../testing/testApp.ts';
 import type { Agent, TestApp } from '../testing/testApp.ts';
 import { findPlan } from './workPlans.ts';
@@ -226,6 +227,16 @@ describe('at the bench', () => {
   it('the last step of the shop ends the bench and its blocks, the first undone opens them again', async () => {
     const id = await app.byTitle('Clover');
     const { steps } = await plan(id);
+    const fittings = async (): Promise<Map<string, number>> => {
+      const rows = (await app.db('stock').where('quantity', '>', 0).select('item', 'quantity')) as {
+        item: string;
+        quantity: number;
+      }[];
+      return new Map(
+        rows.filter((r) => findItem(r.item).kind === 'hardware').map((r) => [r.item, r.quantity] as const),
+      );
+    };
+    const before = await fittings();
     for (const s of steps.filter(isBenchStep)) {
       const found = isRead(s.gate) ? { found: Array(readingsOf(s.gate)).fill(s.gate.expected) } : {};
       expect((await tick(id, s.id, { state: 'done', ...found })).status).toBe(200);
@@ -241,9 +252,25 @@ describe('at the bench', () => {
         .whereNotNull('row')
         .where('day', '>', new Date().toISOString().slice(0, 10)),
     ).toEqual([]);
+    // Its screws and staples are gone from the rack, as many as its take-off says and the book had.
+    const { takeoff } = (await findPlan(app.db, id)) as NonNullable<Awaited<ReturnType<typeof findPlan>>>;
+    const used = takeoff.lines.filter((l) => before.has(l.item));
+    expect(used.length).toBeGreaterThan(2);
+    const after = await fittings();
+    for (const l of used)
+      expect([l.item, after.get(l.item) ?? 0]).toEqual([
+        l.item,
+        Math.max(0, (before.get(l.item) as number) - l.quantity),
+      ]);
     const last = steps.filter(isBenchStep).at(-1)?.id as string;
     await tick(id, last, { state: 'open' });
     expect((await app.order(id)).workOrder?.doneAt).toBeNull();
+    // Not built after all: they are there again; and go once when it is.
+    expect(await fittings()).toEqual(before);
+    await tick(id, last, { state: 'done' });
+    expect(await fittings()).toEqual(after);
+    await tick(id, last, { state: 'open' });
+    await judgeLedger(app.db);
   });
 });
 

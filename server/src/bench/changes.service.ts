@@ -194,7 +194,7 @@ export class Changes {
           accepted_price: JSON.stringify(this.raised(readJson<Price>(row.accepted_price), amount)),
           version: trx.raw('version + 1'),
         });
-      await this.bench.settle(trx, orderId);
+      await this.bench.settle(trx, orderId, me.name);
       await settleStation(trx, orderId);
       await noteDeed(trx, me, {
         action: 'accept change',

@@ -119,7 +119,7 @@ export class Ticks {
       const after = judgeSteps({ ...rows, states: new Map([...states, [row.step_id, body.state]]) });
       const before = judgeSteps(rows);
       if (after.done !== before.done || after.ended.length !== before.ended.length)
-        await this.bench.settle(trx, orderId);
+        await this.bench.settle(trx, orderId, me.name);
       await noteDeed(trx, me, {
         action: `step ${body.state}`,
         entity: 'step',

@@ -20,6 +20,7 @@ export interface Movement {
   readonly why: string;
   readonly by: string;
   readonly batch?: number;
+  readonly order?: number;
   readonly purchase?: number;
 }
 
@@ -92,7 +93,7 @@ export const moveStock = async (trx: Db, id: number, movement: Movement): Promis
   const row = (await trx('stock').where({ id }).forUpdate().first()) as
     (StockKey & { readonly quantity: number }) | undefined;
   if (!row) throw new NotFoundException({ code: 'not-found', message: 'There is no such line on the rack.' });
-  const { change, batch, purchase, kind, why, by } = movement;
+  const { change, batch, order, purchase, kind, why, by } = movement;
   const quantity = row.quantity + change;
   if (quantity < 0)
     throw new ConflictException({
@@ -111,6 +112,7 @@ export const moveStock = async (trx: Db, id: number, movement: Movement): Promis
       why: why.slice(0, 120),
       by,
       batch_id: batch ?? null,
+      order_id: order ?? null,
       purchase_id: purchase ?? null,
     });
   await trx('stock')

@@ -19,7 +19,7 @@ export interface LedgerEntry {
   readonly item: string;
   readonly length: number | null;
   readonly mark: string;
-  readonly kind: 'received' | 'cut' | 'returned' | 'spoiled' | 'counted' | 'corrected';
+  readonly kind: 'received' | 'cut' | 'used' | 'returned' | 'spoiled' | 'counted' | 'corrected';
   readonly change: number;
   readonly why: string;
   readonly by: string;

@@ -1136,7 +1136,7 @@ export interface components {
       readonly length: number | null;
       readonly mark: string;
       /** @enum {string} */
-      readonly kind: 'received' | 'cut' | 'returned' | 'spoiled' | 'counted' | 'corrected';
+      readonly kind: 'received' | 'cut' | 'used' | 'returned' | 'spoiled' | 'counted' | 'corrected';
       readonly change: number;
       readonly why: string;
       readonly by: string;

@@ -70,6 +70,7 @@ const KINDS = [
 const KIND_WORDS: Readonly<Record<LedgerEntry['kind'], string>> = {
   received: 'came',
   cut: 'cut',
+  used: 'used',
   returned: 'back from the saw',
   spoiled: 'spoiled',
   counted: 'counted',
