@@ -251,7 +251,17 @@ export const FlockStation = () => {
         ))}
         {ranked.length > 0 && (
           <Box mt={6}>
-            <Heading mb={2}>Standard models for them, best first</Heading>
+            <Heading mb={ranked.some(({ model: m }) => m.summary.price !== undefined) ? 1 : 2}>
+              Standard models for them, best first
+            </Heading>
+            {ranked.some(({ model: m }) => m.summary.price !== undefined) && (
+              <Box mb={2}>
+                <Soft>
+                  List prices: one unit at the usual margin with a delivery next door, before tax. The miles to this
+                  site, its ground, options and what is taken off come with the quote.
+                </Soft>
+              </Box>
+            )}
             {ranked.map(({ model: m, birds, reasons, variant }) => (
               <Box key={m.id} borderTop="1px solid" borderColor="hair" py={2} data-ranked={m.name}>
                 <Box display="flex" gap={3} alignItems="baseline">
