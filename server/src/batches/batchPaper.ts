@@ -47,6 +47,7 @@ const rollOf = (l: BatchLine): CutRoll => ({
     ...(p.bent ? { bent: true as const } : {}),
   })),
 });
+const counted = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' : 's'}`;
 const asIs = (face: string): string => face;
 
 /** Where a stick is taken from. */
@@ -81,7 +82,7 @@ export const batchPdf = (
     ...(f
       ? [
           {
-            text: `${f.pieces} pieces from ${sticks.length} sticks, ${sheets.length} sheets and ${rolls.length} rolls; the stop is set ${f.moves} times.${f.waiting > 0 ? ` ${f.waiting} more are measured in place and cut at the bench.` : ''}`,
+            text: `${f.pieces} pieces from ${counted(sticks.length, 'stick')}, ${counted(sheets.filter((l) => l.dropOf === null).length, 'sheet')} and ${counted(rolls.length, 'roll')}; the stop is set ${f.moves} times.${f.waiting > 0 ? ` ${f.waiting} more are measured in place and cut at the bench.` : ''}`,
             color: SOFT,
             margin: [0, 0, 0, 6] as [number, number, number, number],
           },

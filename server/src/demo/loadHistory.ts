@@ -110,8 +110,8 @@ export const loadHistory = async (trx: Db, orders: readonly number[], by: string
       const rests: BatchRest[] = [];
       for (const r of l.rests) {
         const { id: rest, mark } = await addOffcut(trx, { item: l.item, ...r });
-        // The ends of the last order's rolls are there still.
-        const there = l.kind === 'roll' && k === 0;
+        // The ends of the last orders' rolls are there still.
+        const there = l.kind === 'roll' && k < 2;
         await trx('stock')
           .where({ id: rest })
           .update({ since: at, ...(there ? { quantity: 1, place: 'E2' } : {}) });

@@ -87,6 +87,13 @@ export interface PaperFor {
 const paperOf = ({ units, business }: PaperFor) => ({ show: makeShow(units, business.currency), business });
 
 /** What takes a while: each a plain function of plain data, so that any thread can do it. */
+/** The size of a line of the rack; of a whole sheet its item's. Inches. */
+const sizesOf = ({ item, length, width }: RackLine): number[] => {
+  const found = findItem(item);
+  const whole = found.kind === 'sheet' && length === null ? [found.length, found.width] : [length, width];
+  return whole.flatMap((x) => (x === null ? [] : [x]));
+};
+
 export const TASKS = {
   /** Price, findings, what to buy, operations: everything of a computation but the build. */
   figures: (of: ToCompute) => {
@@ -271,7 +278,7 @@ export const TASKS = {
     const stickers = lines.map((l) => ({
       mark: l.mark || l.place || '–',
       corner: l.mark ? l.place : '',
-      size: [l.length, l.width].flatMap((x) => (x === null ? [] : [show.length(x)])).join(' × ') || 'each',
+      size: sizesOf(l).map(show.length).join(' × ') || 'each',
       note: findItem(l.item).name,
       address: `${origin}/rack/count?line=${l.id}`,
     }));

@@ -32,6 +32,8 @@ const Planning = ({ batch, job, onStop }: { batch: BatchData; job: JobData | und
   </Box>
 );
 
+const countOf = (n: number, what: string): string => `${n} ${what}${n === 1 ? '' : 's'}`;
+
 /** What a batch comes to. */
 const Figures = ({ batch, office }: { batch: BatchData; office: boolean }) => {
   const show = useShow();
@@ -44,7 +46,7 @@ const Figures = ({ batch, office }: { batch: BatchData; office: boolean }) => {
   return (
     <Box display="grid" gridTemplateColumns="repeat(auto-fit, minmax(150px, 1fr))" gap={5} mb={6}>
       <Figure label="Cut" value={`${batch.linesCut} of ${batch.lines}`}>
-        {f.sticks} sticks, {f.sheets} sheets{f.rolls ? ` and ${f.rolls} rolls` : ''} were planned
+        {countOf(f.sticks, 'stick')}, {countOf(f.sheets, 'sheet')} and {countOf(f.rolls ?? 0, 'roll')} were planned
       </Figure>
       <Figure label="From the rack" value={fromRack}>
         {offcuts === 0

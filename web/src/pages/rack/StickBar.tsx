@@ -85,6 +85,8 @@ export const StickBar = ({
 
 /** Inches of a roll that are drawn beyond its last strip. */
 const BEYOND = 18;
+/** Width of a sign by its height. */
+const SIGN = 0.6;
 
 /** A sheet, or as much of a roll as is cut, from above, with its pieces where they lie and its cuts in sequence. */
 export const SheetMap = ({
@@ -100,7 +102,7 @@ export const SheetMap = ({
   const used = Math.max(0, ...line.pieces.map((p) => (p.x ?? 0) + p.length));
   const length = line.kind === 'roll' ? Math.min(line.length, used + BEYOND) : line.length;
   // A roll is drawn smaller, and written on as large.
-  const scale = Math.max(1, length / 140);
+  const scale = Math.max(1, length / 300);
   return (
     <svg
       viewBox={`-1 -1 ${length + 2} ${width + 2}`}
@@ -125,6 +127,10 @@ export const SheetMap = ({
         // What is narrow and high is read from the side.
         const upright = p.length < 14 * scale && w > p.length;
         const small = Math.min(p.length, w) < 6 * scale || (upright ? w : p.length) < 12 * scale;
+        const font = (small ? 3 : 4.4) * scale;
+        // What has no room on a narrow strip is read from the list.
+        const [along, across] = upright ? [w, p.length] : [p.length, w];
+        const room = line.kind !== 'roll' || (nameOf(p).length * font * SIGN < along && font < across);
         const [cx, cy] = [(p.x ?? 0) + p.length / 2, width - (p.y ?? 0) - w / 2];
         return (
           <g
@@ -160,12 +166,12 @@ export const SheetMap = ({
               y={cy + 1.5 * scale}
               {...(upright ? { transform: `rotate(-90 ${cx} ${cy})` } : {})}
               textAnchor="middle"
-              fontSize={(small ? 3 : 4.4) * scale}
+              fontSize={font}
               fontWeight={640}
               fill={`var(--rb-colors-${spoiled ? 'keel' : p.state === 'cut' ? 'ink' : 'woodink'})`}
               textDecoration={spoiled ? 'line-through' : 'none'}
             >
-              {nameOf(p)}
+              {room ? nameOf(p) : ''}
             </text>
           </g>
         );

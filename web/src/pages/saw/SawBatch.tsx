@@ -51,7 +51,7 @@ const Rip = ({ line }: { readonly line: BatchLine }) => {
         Fence at {narrow.kind === 'lumber' ? <Len inches={narrow.width} /> : null}
       </Box>
       <Soft>
-        {line.rests.length} × {narrow.name} from each, whole sticks. Push stick and splitter on, guard down.
+        {line.rests.length} whole sticks of {narrow.name} from each. Push stick and splitter on, guard down.
       </Soft>
     </Box>
   );
@@ -59,21 +59,27 @@ const Rip = ({ line }: { readonly line: BatchLine }) => {
 
 /** Strips of a roll in the order in which they come off it. */
 const Strips = ({ line }: { readonly line: BatchLine }) => (
-  <Box display="grid" gap="2px" fontSize="16px">
-    {stripsOf(line).map((s) => (
-      <Box key={s.at}>
+  <Box as="ol" display="grid" gap="2px" fontSize="16px" pl={5}>
+    {stripsOf(line).map((run, k) => (
+      <li key={k}>
         <b>
-          {s.end ? 'Run it out whole, to ' : 'Cut it off at '}
-          <Len inches={s.at} />
+          {run.last ? 'The rest, ' : 'Cut off '}
+          <Len inches={run.length} />
         </b>{' '}
-        {s.pieces.map((p, i) => (
+        {run.pieces.map(({ piece: p, count }, i) => (
           <span key={i}>
-            {i > 0 && ', beside it '}
+            {i > 0 && '; '}
+            {count > 1 ? `${count} × ` : ''}
             {nameOf(p)} <Len inches={p.width ?? 0} /> wide
-            {p.bent ? <Soft>, bent on round the corner</Soft> : null}
+            {p.length < run.length - 1e-6 && p.bent !== true ? (
+              <>
+                , <Len inches={p.length} /> long
+              </>
+            ) : null}
+            {p.bent ? <Soft>, the next, bent on round the corner</Soft> : null}
           </span>
         ))}
-      </Box>
+      </li>
     ))}
   </Box>
 );
@@ -243,8 +249,8 @@ export const SawBatch = () => {
               ))}
             </Box>
             <Box mt={4} display="flex" gap={6} flexWrap="wrap">
-              <Box>
-                {first.kind === 'rip' ? null : first.rests.length === 0 ? (
+              <Box hidden={first.kind === 'rip'}>
+                {first.rests.length === 0 ? (
                   <Soft>{first.kind === 'roll' ? 'What is left is for patches.' : 'What is left is firewood.'}</Soft>
                 ) : (
                   first.rests.map((r, i) => (

@@ -48,23 +48,36 @@ export const goesTo = (
   return [...out.values()];
 };
 
+/** A strip as it is cut off a roll: how long, and what lies beside each other on it, equal pieces together. */
+export interface Run {
+  readonly length: number;
+  /** It ends the roll: nothing is cut off behind it. */
+  readonly last: boolean;
+  readonly pieces: readonly { readonly piece: BatchPiece; readonly count: number }[];
+}
+
 /**
- * Strips of a roll in the order in which they come off it: where each is cut off, from the roll's beginning, and what lies beside
- * each other up to there. What is bent on round a corner comes off with the strip before it.
+ * Strips of a roll in the order in which they come off it. What is bent on round a corner comes off with the strip before it.
  */
-export const stripsOf = (
-  line: Pick<BatchLine, 'pieces' | 'length'>,
-): { readonly at: number; readonly end: boolean; readonly pieces: readonly BatchPiece[] }[] => {
-  const runs: { from: number; at: number; pieces: BatchPiece[] }[] = [];
+export const stripsOf = (line: Pick<BatchLine, 'pieces' | 'length'>): Run[] => {
+  const runs: { from: number; to: number; pieces: BatchPiece[] }[] = [];
   const sorted = [...line.pieces].sort((a, b) => (a.x ?? 0) - (b.x ?? 0) || (a.y ?? 0) - (b.y ?? 0));
   for (const p of sorted) {
     const from = p.x ?? 0;
     const open = runs.at(-1);
-    const on = open !== undefined && (from < open.at - 1e-6 || p.bent === true);
-    if (open && on) {
+    if (open && (from < open.to - 1e-6 || p.bent === true)) {
       open.pieces.push(p);
-      open.at = Math.max(open.at, from + p.length);
-    } else runs.push({ from, at: from + p.length, pieces: [p] });
+      open.to = Math.max(open.to, from + p.length);
+    } else runs.push({ from, to: from + p.length, pieces: [p] });
   }
-  return runs.map(({ at, pieces }) => ({ at, end: at > line.length - 1e-6, pieces }));
+  const nameOf = (p: BatchPiece): string =>
+    [...p.parts.flatMap((x) => [x.order, x.mark]), p.length, p.width, p.bent].join('|');
+  return runs.map(({ from, to, pieces }) => {
+    const groups = new Map<string, { piece: BatchPiece; count: number }>();
+    for (const piece of pieces) {
+      const before = groups.get(nameOf(piece));
+      groups.set(nameOf(piece), { piece: before?.piece ?? piece, count: (before?.count ?? 0) + 1 });
+    }
+    return { length: to - from, last: to > line.length - 1e-6, pieces: [...groups.values()] };
+  });
 };
