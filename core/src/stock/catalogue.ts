@@ -1,4 +1,5 @@
 import { STOCK } from './items.ts';
+import { isOwn, ownItem } from './ownItems.ts';
 import type { Hardware, ItemKind, Lumber, Mesh, Piece, Roofing, Sheet, StockItem, StockLength } from './items.ts';
 
 /** What a business has otherwise than the trade's usual list: its wood, the lengths that it carries, what it pays. Inches, cents. */
@@ -11,6 +12,8 @@ export interface ItemChange {
   readonly costs?: Readonly<Record<string, number>>;
   /** Specific gravity of the wood. */
   readonly gravity?: number;
+  /** How many of an item of the business's own are bought together. */
+  readonly pack?: number;
 }
 
 /** Changes by item key. */
@@ -51,6 +54,7 @@ const catalogueOf = (changes: ItemChanges): Catalogue => {
   const before = known.get(changes);
   if (before) return before;
   const made = new Map([...USUAL].map(([key, item]) => [key, changes[key] ? changeItem(item, changes[key]) : item]));
+  for (const [key, c] of Object.entries(changes)) if (isOwn(key)) made.set(key, ownItem(key, c.cost, c.pack));
   known.set(changes, made);
   return made;
 };
@@ -76,7 +80,7 @@ export const withItems = <T>(changes: ItemChanges, work: () => T): T => {
  * @throws Error naming the key when there is none
  */
 export const findItem = (key: string): StockItem => {
-  const item = current.get(key);
+  const item = current.get(key) ?? (isOwn(key) ? ownItem(key) : undefined);
   if (!item) throw new Error(`There is no stock item "${key}".`);
   return item;
 };

@@ -5,3 +5,4 @@ export * from './bought.ts';
 export * from './catalogue.ts';
 export * from './readItemChanges.ts';
 export * from './sizes.ts';
+export { isOwn, LONGEST_NAME, ownKey } from './ownItems.ts';

@@ -2,6 +2,7 @@ import { STOCK } from './items.ts';
 import type { StockItem } from './items.ts';
 import { rollKey } from './catalogue.ts';
 import type { ItemChange, ItemChanges } from './catalogue.ts';
+import { isOwn, ownItem } from './ownItems.ts';
 
 /** Raised when what is said of an item cannot be; names the item and the rule. */
 export class ItemError extends Error {
@@ -33,14 +34,16 @@ const FIELDS: Readonly<Record<StockItem['kind'], readonly string[]>> = {
   piece: ['cost'],
   hardware: ['cost'],
 };
+const OWN_FIELDS = ['cost', 'pack'];
+/** Most that come in one pack. */
+const LARGEST_PACK = 10_000;
 
 const readOne = (item: StockItem, raw: unknown): ItemChange => {
   if (!isRecord(raw)) throw new ItemError(`What is said of ${item.key} must be an object.`);
+  const fields = isOwn(item.key) ? OWN_FIELDS : FIELDS[item.kind];
   for (const key of Object.keys(raw))
-    if (!FIELDS[item.kind].includes(key))
-      throw new ItemError(
-        `${item.key} is ${item.kind} and has no "${key}"; it takes ${FIELDS[item.kind].join(' and ')}.`,
-      );
+    if (!fields.includes(key))
+      throw new ItemError(`${item.key} is ${item.kind} and has no "${key}"; it takes ${fields.join(' and ')}.`);
   const out: { -readonly [K in keyof ItemChange]: ItemChange[K] } = {};
   if (raw.lengths !== undefined) {
     if (!Array.isArray(raw.lengths) || raw.lengths.length === 0)
@@ -60,6 +63,12 @@ const readOne = (item: StockItem, raw: unknown): ItemChange => {
     out.lengths = lengths.sort((a, b) => a.length - b.length);
   }
   if (raw.cost !== undefined) out.cost = cents(raw.cost, `${item.key}.cost`);
+  if (raw.pack !== undefined) {
+    const { pack } = raw;
+    if (typeof pack !== 'number' || !Number.isInteger(pack) || pack < 1 || pack > LARGEST_PACK)
+      throw new ItemError(`${item.key}.pack is ${JSON.stringify(pack)}; a pack is 1 to ${LARGEST_PACK}.`);
+    out.pack = pack;
+  }
   if (raw.gravity !== undefined) {
     if (typeof raw.gravity !== 'number' || !(raw.gravity >= 0.25 && raw.gravity <= 0.9))
       throw new ItemError(`${item.key}.gravity is ${JSON.stringify(raw.gravity)}; wood is 0.25 to 0.9.`);
@@ -89,7 +98,7 @@ export const readItemChanges = (json: unknown): ItemChanges => {
   if (!isRecord(json)) throw new ItemError('Items must be an object by item key.');
   return Object.fromEntries(
     Object.entries(json).map(([key, raw]) => {
-      const item = STOCK.find((i) => i.key === key);
+      const item = isOwn(key) ? ownItem(key) : STOCK.find((i) => i.key === key);
       if (!item) throw new ItemError(`There is no item "${key}".`);
       return [key, readOne(item, raw)];
     }),

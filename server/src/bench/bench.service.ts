@@ -1,4 +1,4 @@
-import { takeFittings } from '../rack/takeFittings.ts';
+import { takeUsed } from '../rack/takeUsed.ts';
 import { ConflictException, Inject, Injectable } from '@nestjs/common';
 import type { StickPlan } from '@rubbet/core/cut';
 import type { User } from '../auth/auth.answers.ts';
@@ -144,7 +144,7 @@ export class Bench {
       await trx('work_orders')
         .where({ id: work.id })
         .update({ done_at: done ? trx.raw('UTC_TIMESTAMP()') : null });
-      if (by !== undefined) await takeFittings(trx, orderId, done, by);
+      if (by !== undefined) await takeUsed(trx, orderId, done, by);
     }
     for (const [isDone, keys] of [
       [true, ended],

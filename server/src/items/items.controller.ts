@@ -4,7 +4,7 @@ import type { User } from '../auth/auth.answers.ts';
 import { Answers } from '../common/answer.ts';
 import { EVERYONE, Me, Roles } from '../common/roles.ts';
 import { Heavy } from '../common/turns.ts';
-import { ItemChangeDto, PriceListDto, SupplierChangeDto, SupplierDto } from './items.dto.ts';
+import { ItemChangeDto, NewItemDto, PriceListDto, SupplierChangeDto, SupplierDto } from './items.dto.ts';
 import { Items } from './items.service.ts';
 import { Suppliers } from './suppliers.service.ts';
 
@@ -33,6 +33,13 @@ export class ItemsController {
   @Answers('PriceEntry', { list: true })
   prices(@Param('item') item: string) {
     return this.items.prices(item);
+  }
+
+  @Post()
+  @Roles('office')
+  @Answers('ItemLine', { status: 201 })
+  create(@Body() body: NewItemDto, @Me() me: User) {
+    return this.items.create(body, me);
   }
 
   @Patch(':item')

@@ -11,6 +11,7 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator';
+import { LONGEST_NAME } from '@rubbet/core/stock';
 import { Optional, Text, Version, Whole } from '../common/inputs.ts';
 
 export class SupplierDto {
@@ -90,6 +91,31 @@ export class ItemChangeDto {
   @ValidateIf((_, v) => v !== null)
   @Whole('the lead time', 0, 180, 'days')
   leadDays?: number | null;
+
+  @ApiPropertyOptional()
+  @Optional()
+  @Whole('the least that is kept', 0, 10_000)
+  least?: number;
+}
+
+export class NewItemDto {
+  @ApiProperty()
+  @Text('the name', 2, LONGEST_NAME)
+  name!: string;
+
+  @ApiProperty({ description: 'cents' })
+  @Whole('the price', 0, 1_000_000, 'cents')
+  cost!: number;
+
+  @ApiPropertyOptional()
+  @Optional()
+  @Whole('how many come in a pack', 1, 10_000)
+  pack?: number;
+
+  @ApiPropertyOptional()
+  @Optional()
+  @Text('the supplier', 1, 40)
+  supplierId?: string;
 
   @ApiPropertyOptional()
   @Optional()

@@ -1,7 +1,17 @@
-import { BadRequestException, Inject, Injectable, NotFoundException } from '@nestjs/common';
+import { BadRequestException, ConflictException, Inject, Injectable, NotFoundException } from '@nestjs/common';
 import { readPriceList } from '@rubbet/core/formats';
 import type { PriceLine } from '@rubbet/core/formats';
-import { changeOfSizes, findItem, ItemError, readItemChanges, sizesOfItem, STOCK, withItems } from '@rubbet/core/stock';
+import {
+  changeOfSizes,
+  findItem,
+  isOwn,
+  ItemError,
+  ownKey,
+  readItemChanges,
+  sizesOfItem,
+  STOCK,
+  withItems,
+} from '@rubbet/core/stock';
 import type { ItemChange, StockItem } from '@rubbet/core/stock';
 import type { User } from '../auth/auth.answers.ts';
 import { changesOf, noteDeed } from '../database/audit.ts';
@@ -13,7 +23,7 @@ import { staleOf } from '../database/updateVersioned.ts';
 import { Orders } from '../orders/orders.service.ts';
 import { readItems } from './readItems.ts';
 import type { ItemLine, MarginLine, PriceEntry, PriceListAnswer } from './items.answers.ts';
-import type { ItemChangeDto } from './items.dto.ts';
+import type { ItemChangeDto, NewItemDto } from './items.dto.ts';
 
 interface ItemRow {
   readonly item: string;
@@ -46,7 +56,7 @@ export class Items {
     const byKey = new Map(rows.map((r) => [r.item, r]));
     const there = new Map(stock.map((s) => [s.item, Number(s.n)]));
     return withItems(changes, () =>
-      STOCK.map(({ key }) => {
+      [...STOCK.map((s) => s.key), ...rows.map((r) => r.item).filter(isOwn)].map((key) => {
         const item = findItem(key);
         const row = byKey.get(key);
         return {
@@ -71,7 +81,7 @@ export class Items {
   }
 
   private known(key: string): StockItem {
-    const item = STOCK.find((s) => s.key === key);
+    const item = STOCK.find((s) => s.key === key) ?? (isOwn(key) ? findItem(key) : undefined);
     if (!item) throw new NotFoundException({ code: 'not-found', message: `There is no item "${key}".` });
     return item;
   }
@@ -109,10 +119,32 @@ export class Items {
     else await trx('items').insert({ item: key, changed: '{}', ...columns });
   }
 
+  /** Something that the trade's list has not: bought and kept by the count. */
+  create(body: NewItemDto, me: User): Promise<ItemLine> {
+    const key = ownKey(body.name);
+    return transact(this.db, async (trx) => {
+      await lockShared(trx, 'settings');
+      const name = findItem(key).name.toLowerCase();
+      const known = (await this.list(trx)).find((l) => l.name.toLowerCase() === name || l.item === name);
+      if (known)
+        throw new ConflictException({ code: 'exists', message: `There is ${known.name} already: change that.` });
+      if (body.supplierId) await this.checkSupplier(trx, body.supplierId);
+      const changed = { cost: body.cost, pack: body.pack ?? 1 };
+      this.check(key, changed);
+      const { supplierId: supplier_id = null, least = 0 } = body;
+      await trx('items').insert({ item: key, changed: JSON.stringify(changed), supplier_id, least, version: 1 });
+      await trx('item_prices').insert({ item: key, size: '', cost: body.cost, supplier_id, by: me.name });
+      await noteDeed(trx, me, { action: 'create', entity: 'item', id: key, detail: { ...changed, least } });
+      return this.one(trx, key);
+    });
+  }
+
   change(key: string, body: ItemChangeDto, me: User): Promise<ItemLine> {
     const item = this.known(key);
     return transact(this.db, async (trx) => {
       await lockShared(trx, 'settings');
+      if (isOwn(key) && !(await trx('items').where({ item: key }).first('item')))
+        throw new NotFoundException({ code: 'not-found', message: `There is no item "${item.name}".` });
       const before = await this.one(trx, key);
       const was = (await readItems(trx))[key] ?? {};
       if (body.supplierId) await this.checkSupplier(trx, body.supplierId);

@@ -1,4 +1,4 @@
-import { STOCK } from '@rubbet/core/stock';
+import { isOwn, STOCK } from '@rubbet/core/stock';
 import type { ItemChange, ItemChanges } from '@rubbet/core/stock';
 import { readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
@@ -9,7 +9,7 @@ export const readItems = async (db: Db): Promise<ItemChanges> => {
   return Object.fromEntries(
     rows
       .map((r) => [r.item, readJson<ItemChange>(r.changed)] as const)
-      .filter(([, change]) => Object.keys(change).length > 0),
+      .filter(([key, change]) => isOwn(key) || Object.keys(change).length > 0),
   );
 };
 
@@ -17,6 +17,8 @@ export const readItems = async (db: Db): Promise<ItemChanges> => {
 export const withoutPrices = (items: ItemChanges): ItemChanges =>
   Object.fromEntries(
     Object.entries(items).flatMap(([key, { lengths, gravity }]) => {
+      // That there is such an item is no secret; what it costs is.
+      if (isOwn(key)) return [[key, {}] as const];
       const usual = STOCK.find((s) => s.key === key);
       const first = usual && 'lengths' in usual ? usual.lengths[0] : undefined;
       const bare: ItemChange = {

@@ -26,6 +26,13 @@ const BEFORE = 7;
 /** Days that wood takes where nobody says. */
 const LEAD = 3;
 
+/** The first size that an item is sold in. */
+const sizeOfSold = (l: ItemLine): Pick<There, 'length' | 'width'> => {
+  const [a, b] = (l.sizes.find((s) => s.carried)?.size ?? '').split('x').map(Number);
+  if (a === undefined || !(a > 0)) return { length: null, width: null };
+  return b === undefined ? { length: a, width: null } : { length: b, width: a };
+};
+
 /** What all accepted orders still need together. */
 @Injectable()
 export class Needs {
@@ -209,19 +216,24 @@ export class Needs {
       packOf: (item: string) => byKey.get(item)?.pack ?? 1,
       leastOf: (item: string) => byKey.get(item)?.least ?? 0,
     };
+    // What is kept at least and is all gone lies on no line: it is asked for in its first size.
+    const gone = (sawn: boolean): There[] =>
+      list
+        .filter((l) => l.least > 0 && cutStock(l.item) === sawn && !found.free.some((r) => r.item === l.item))
+        .map((l) => ({ item: l.item, ...sizeOfSold(l), quantity: 0 }));
     const whole = (r: RackStock): There[] => (r.mark === '' ? [{ ...r, quantity: r.free }] : []);
     // What is sawn has been planned from the rack already: of that only what is bought is asked for, beside the least that is kept.
     const yard = found.wanted.filter((w) => w.from === 'yard');
     const sawn = netNeeds(yard, [], [], { ...kept, leastOf: () => 0 });
     const least = netNeeds(
       [],
-      found.free.filter((r) => cutStock(r.item)).flatMap(whole),
+      [...found.free.filter((r) => cutStock(r.item)).flatMap(whole), ...gone(true)],
       found.coming.filter((c) => cutStock(c.item)),
       kept,
     );
     const others = netNeeds(
       found.counted,
-      found.free.filter((r) => !cutStock(r.item)).flatMap(whole),
+      [...found.free.filter((r) => !cutStock(r.item)).flatMap(whole), ...gone(false)],
       found.coming.filter((c) => !cutStock(c.item)),
       kept,
     );

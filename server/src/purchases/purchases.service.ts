@@ -2,7 +2,7 @@ import { BadRequestException, ConflictException, Inject, Injectable, NotFoundExc
 import { writeCsv } from '@rubbet/core/formats';
 import { makeShow } from '@rubbet/core/order';
 import { addDays } from '@rubbet/core/schedule';
-import { findItem, STOCK } from '@rubbet/core/stock';
+import { findItem, isOwn, STOCK } from '@rubbet/core/stock';
 import type { User } from '../auth/auth.answers.ts';
 import { shopToday } from '../business/readBusiness.ts';
 import { noteDeed } from '../database/audit.ts';
@@ -110,7 +110,7 @@ export class Purchases {
   create(body: NewPurchaseDto, me: User): Promise<Purchase> {
     return transact(this.db, async (trx) => {
       await this.supplier(body.supplierId, trx);
-      const unknown = body.lines.find((l) => !STOCK.some((s) => s.key === l.item));
+      const unknown = body.lines.find((l) => !(STOCK.some((s) => s.key === l.item) || isOwn(l.item)));
       if (unknown)
         throw new BadRequestException({
           code: 'invalid',

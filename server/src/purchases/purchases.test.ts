@@ -75,6 +75,49 @@ describe('items', () => {
   });
 });
 
+describe('an item of the business’s own', () => {
+  const glue = { name: 'Wood glue, 1 gal', cost: 1895, pack: 4, least: 6 };
+  it('is added once, kept, bought in packs and put on the rack like any other', async () => {
+    const made = (await office.post('/api/items').send(glue).expect(201)).body as ItemLine;
+    expect(made).toMatchObject({ name: glue.name, kind: 'hardware', pack: 4, least: 6, onRack: 0, version: 1 });
+    expect(made.sizes).toEqual([{ size: '', cost: 1895, carried: true }]);
+    const again = await office
+      .post('/api/items')
+      .send({ ...glue, name: '  wood GLUE,  1 gal ' })
+      .expect(409);
+    expect(again.body.message).toMatch(/Wood glue, 1 gal already/);
+    await office
+      .post('/api/items')
+      .send({ ...glue, name: '2×4' })
+      .expect(409);
+    await shop.post('/api/items').send(glue).expect(403);
+    // None are there: two packs of four bring it over the six that are kept.
+    const { lines } = (await office.get('/api/purchases/needs').expect(200)).body as NeedsAnswer;
+    const mine = lines.find((l) => l.item === made.item);
+    expect(mine).toMatchObject({ name: glue.name, buy: 8, each: 1895, cost: 8 * 1895, by: null });
+    const counted = { lines: [{ item: made.item, place: 'F4', quantity: 7 }] };
+    const rack = (await shop.post('/api/rack/count').send(counted).expect(200)).body as RackLine[];
+    expect(rack.find((l) => l.item === made.item)).toMatchObject({ quantity: 7, place: 'F4' });
+    const next = (await office.get('/api/purchases/needs').expect(200)).body as NeedsAnswer;
+    expect(next.lines.some((l) => l.item === made.item)).toBe(false);
+  });
+  it('has its price changed with a history, and is told to the shop without', async () => {
+    const key = encodeURIComponent('own:Wood glue, 1 gal');
+    const change = { version: 1, sizes: [{ size: '', cost: 2050 }] };
+    const line = (await office.patch(`/api/items/${key}`).send(change).expect(200)).body as ItemLine;
+    expect(line).toMatchObject({ pack: 4, sizes: [{ cost: 2050 }] });
+    const prices = (await office.get(`/api/items/${key}/prices`).expect(200)).body as { cost: number }[];
+    expect(prices.map((p) => p.cost)).toEqual([2050, 1895]);
+    const { rules } = (await shop.get('/api/settings').expect(200)).body as { rules: { items: object } };
+    expect(rules.items).toMatchObject({ 'own:Wood glue, 1 gal': {} });
+    expect(JSON.stringify(rules.items)).not.toMatch(/2050/);
+    await office
+      .patch(`/api/items/${encodeURIComponent('own:Nobody has this')}`)
+      .send({ version: 0, least: 2 })
+      .expect(404);
+  });
+});
+
 describe('a price list', () => {
   it('is told row by row what is wrong with it, and changes nothing', async () => {
     const before = await items();

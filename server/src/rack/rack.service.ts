@@ -1,6 +1,6 @@
 import { BadRequestException, Inject, Injectable, NotFoundException } from '@nestjs/common';
 import { readCount } from '@rubbet/core/formats';
-import { findItem, STOCK } from '@rubbet/core/stock';
+import { findItem, isOwn, STOCK } from '@rubbet/core/stock';
 import type { UnitChoice, User } from '../auth/auth.answers.ts';
 import { noteDeed } from '../database/audit.ts';
 import { DB } from '../database/connect.ts';
@@ -87,7 +87,7 @@ export class Rack {
   private async lineOf(trx: Db, l: CountLineDto): Promise<number> {
     if (l.stock !== undefined) return l.stock;
     const { item, length, width, place, mark } = l;
-    if (item === undefined || !STOCK.some((s) => s.key === item))
+    if (item === undefined || !(STOCK.some((s) => s.key === item) || isOwn(item)))
       throw new BadRequestException({
         code: 'invalid',
         message: `There is no item "${item ?? ''}": choose one of the list.`,

@@ -457,6 +457,14 @@ export interface components {
       /** @description Whether it is taken over, or only looked at. */
       readonly apply: boolean;
     };
+    readonly NewItemDto: {
+      readonly name: string;
+      /** @description cents */
+      readonly cost: number;
+      readonly pack?: number;
+      readonly supplierId?: string;
+      readonly least?: number;
+    };
     readonly SizeDto: {
       /** @description A length in inches, a roll as 36x600, or empty where there is one size. */
       readonly size: string;

@@ -2,9 +2,9 @@ import { Box } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import useSWR from 'swr';
-import { findItem, STOCK } from '@rubbet/core/stock';
+import { findItem, isOwn, STOCK } from '@rubbet/core/stock';
 import { api } from '../../data/api.ts';
-import { useMe } from '../../data/hooks.ts';
+import { useMe, useRules } from '../../data/hooks.ts';
 import { isInShop } from '../../data/roles.ts';
 import type { CountData, RackLine } from '../../data/types.ts';
 import { useShow } from '../../data/useShow.tsx';
@@ -19,6 +19,7 @@ import { feetOf, sizeOf } from './sizes.ts';
 
 /** Wood that is on no line yet. */
 const NewLine = ({ onClose, onKept }: { onClose: () => void; onKept: (lines: RackLine[]) => void }) => {
+  const { items } = useRules();
   const [item, setItem] = useState('2x4');
   const [length, setLength] = useState<number>();
   const [place, setPlace] = useState('');
@@ -51,9 +52,9 @@ const NewLine = ({ onClose, onKept }: { onClose: () => void; onKept: (lines: Rac
       <Field label="Item">
         {(id) => (
           <Select id={id} value={item} onChange={(e) => setItem(e.target.value)}>
-            {STOCK.map((s) => (
-              <option key={s.key} value={s.key}>
-                {s.name}
+            {[...STOCK.map((s) => s.key), ...Object.keys(items).filter(isOwn)].map((key) => (
+              <option key={key} value={key}>
+                {findItem(key).name}
               </option>
             ))}
           </Select>

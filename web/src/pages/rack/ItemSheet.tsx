@@ -9,7 +9,7 @@ import { QuietButton } from '../../parts/Button.tsx';
 import { Field, Input, LengthInput, Select } from '../../parts/Fields.tsx';
 import { FormSheet, Labelled } from '../../parts/FormSheet.tsx';
 import { Soft } from '../../parts/Text.tsx';
-import { printSize } from './sizes.ts';
+import { centsOf, printSize } from './sizes.ts';
 
 /** Woods with their specific gravities. Source: FPL Wood Handbook (from memory). */
 const WOODS = [
@@ -21,8 +21,6 @@ const WOODS = [
 ] as const;
 
 const dollars = (cents: number): string => (cents / 100).toFixed(2);
-const centsOf = (text: string): number | undefined =>
-  /^\d{1,5}(\.\d{1,2})?$/.test(text.trim()) ? Math.round(Number(text) * 100) : undefined;
 
 /** An item: the lengths that are carried, what each costs, the wood, who it is bought from, and what was paid before. */
 export const ItemSheet = ({

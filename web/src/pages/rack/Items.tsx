@@ -13,6 +13,7 @@ import { Loading } from '../../parts/Loading.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { Heading, Soft } from '../../parts/Text.tsx';
 import { CsvBox } from './CsvBox.tsx';
+import { NewItem } from './NewItem.tsx';
 import { ItemSheet } from './ItemSheet.tsx';
 import { printSize } from './sizes.ts';
 
@@ -133,6 +134,7 @@ export const Items = () => {
   const [at, setAt] = useState<string>();
   const [supplier, setSupplier] = useState<Supplier | 'new'>();
   const [listOf, setListOf] = useState('');
+  const [adding, setAdding] = useState(false);
   if (error && !items) throw error;
   if (noSuppliers && !suppliers) throw noSuppliers;
   if (!items || !suppliers) return <Loading />;
@@ -152,6 +154,9 @@ export const Items = () => {
               {name}
             </QuietButton>
           ))}
+          <Box ml="auto">
+            <QuietButton onClick={() => setAdding(true)}>Add an item</QuietButton>
+          </Box>
         </Box>
         <Box overflowX="auto">
           <table className="stack">
@@ -288,6 +293,17 @@ export const Items = () => {
         </Box>
         <Margins />
       </Box>
+      {adding && (
+        <NewItem
+          suppliers={suppliers}
+          onClose={() => setAdding(false)}
+          onKept={(line) => {
+            setKind(line.kind);
+            void mutate();
+            void mutateAll('/settings');
+          }}
+        />
+      )}
       {chosen && (
         <ItemSheet
           item={chosen}

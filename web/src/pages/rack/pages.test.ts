@@ -15,6 +15,7 @@ import { Batches } from './Batches.tsx';
 import { BatchPage } from './BatchPage.tsx';
 import { Buying } from './Buying.tsx';
 import { CountPage } from './CountPage.tsx';
+import { NewItem } from './NewItem.tsx';
 import { Items } from './Items.tsx';
 import { PurchasePage } from './PurchasePage.tsx';
 
@@ -364,6 +365,19 @@ describe('items and prices', () => {
     expect(words).not.toContain('strap hinge');
   });
   it('say how a price list is written', () => expect(words).toContain('Columns: item, length, price.'));
+});
+
+describe('an item of one’s own', () => {
+  it('asks for what is needed to count and buy it, and is not added without', () => {
+    const markup = html(
+      createElement(NewItem, { suppliers: [], onClose: () => undefined, onKept: () => undefined }),
+      'inches',
+    );
+    const words = plain(markup);
+    for (const label of ['Name', 'What one costs', 'Bought in packs of', 'Bought from', 'Keep at least'])
+      expect(words).toContain(label);
+    expect(markup).toMatch(/<button[^>]*disabled[^>]*>Add it/);
+  });
 });
 
 describe('count day', () => {

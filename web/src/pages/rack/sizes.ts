@@ -24,3 +24,7 @@ export const printSize = (show: Show, size: string): string => {
   const [a, b] = size.split('x').map(Number);
   return b === undefined ? feetOf(show, a ?? 0) : `${show.length(a ?? 0)} × ${feetOf(show, b)}`;
 };
+
+/** Cents of a price as it is typed; undefined where it is none. */
+export const centsOf = (text: string): number | undefined =>
+  /^\d{1,5}(\.\d{1,2})?$/.test(text.trim()) ? Math.round(Number(text) * 100) : undefined;
