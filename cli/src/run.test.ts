@@ -106,6 +106,58 @@ describe('rubbet', () => {
     });
     expect(call('cut', 'house.json', '--items', 'items.json').error).toMatch(/cut has no option --items/);
   });
+  describe('of a shop', () => {
+    const trades = ['saw', 'framing', 'paint', 'loading', 'driving', 'site'];
+    const works = {
+      first: '2026-03-02',
+      people: [
+        { id: 'Ada', skills: trades },
+        { id: 'Bo', skills: trades },
+      ],
+      places: ['saw', 'bay', 'yard'].map((kind) => ({ id: kind, kind })),
+      trailers: ['trailer'],
+      orders: [
+        { id: 'A', due: '2026-03-03' },
+        { id: 'B', due: '2026-03-02' },
+      ],
+      operations: ['A', 'B'].map((order) => ({
+        id: `${order}/frame`,
+        order,
+        place: 'bay',
+        minutes: 480,
+        skill: 'framing',
+      })),
+    };
+    const files: Record<string, unknown> = {
+      'shop.json': works,
+      'house.json': { family: 'raised-lean-to', params: {} },
+    };
+    const call = (...args: string[]) =>
+      run(args, { readFile: (path) => JSON.stringify(files[path]), readInput: () => '' });
+    it('gives the plan with what it costs, its bound and what clashes', () => {
+      const out = JSON.parse(call('schedule', 'shop.json').out);
+      expect(out.plan.map((p: { operation: string; start: string }) => [p.operation, p.start])).toEqual([
+        ['B/frame', '2026-03-02T08:00'],
+        ['A/frame', '2026-03-03T08:00'],
+      ]);
+      expect([out.cost.total, out.bound, out.late, out.faults]).toEqual([0, 0, [], []]);
+      files['bad.json'] = { ...works, first: 'Monday' };
+      expect(call('schedule', 'bad.json')).toMatchObject({
+        code: 2,
+        error: expect.stringMatching(/a day like 2026-03-02/),
+      });
+    });
+    it('promises a unit for days that are the later the surer they must be', () => {
+      // The bay is taken for four weeks, one person in it.
+      const operations = works.operations.map((o) => ({ ...o, minutes: 4800 }));
+      files['busy.json'] = { ...works, operations };
+      const out = JSON.parse(call('promise', 'busy.json', 'house.json', '--miles', '12').out);
+      expect(out.planned > '2026-03-27').toBe(true);
+      expect(out.days['50'] <= out.days['80'] && out.days['80'] <= out.days['95']).toBe(true);
+      expect(out.inTheWay[0]).toMatchObject({ what: 'place', name: 'bay' });
+      expect(call('promise', 'shop.json')).toMatchObject({ code: 2, error: expect.stringMatching(/takes two files/) });
+    });
+  });
   it('plans several specs as one batch, from what lies on the rack', () => {
     const files: Record<string, unknown> = {
       'pen.json': pen,

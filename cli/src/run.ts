@@ -1,7 +1,9 @@
 import { checkBuild, proveMends } from '@rubbet/core/check';
+import { operationsOf, planCrews, promiseDay, readShop, writePlan } from '@rubbet/core/crews';
+import { addDays } from '@rubbet/core/schedule';
 import { DemandError, planSheetDemand, planSticks, readDemand, readRack, readSheetDemand } from '@rubbet/core/cut';
 import { ItemError, readItemChanges, withItems } from '@rubbet/core/stock';
-import { planTogether } from '@rubbet/core/takeoff';
+import { outsideSize, planTogether } from '@rubbet/core/takeoff';
 import { drawBuild, ViewError } from '@rubbet/core/draw';
 import {
   specSchema,
@@ -49,6 +51,8 @@ const USAGE = `rubbet VERB [FILE | -] [options]; FILE is JSON, - or nothing read
   cut DEMAND               a stick plan
   sheets DEMAND            a plan of sheets with its cuts in sequence, for a track saw or a table saw
   batch SPEC:N ...         several specs, so many of each, planned as one; --rack RACK is what lies there
+  schedule SHOP            a plan for people, bays, trailers and weather: when, where, who, what it costs, what clashes
+  promise SHOP SPEC        the days that such a unit can be promised for, and what is in the way; --miles N, --method M
   joints SPEC              what holds the parts together, and the step that makes it
   rolls SPEC               the mesh as one roll plan
   steps SPEC               steps, operations and labour; --miles N, --quantity N, --method whole|panels|on-site|kit
@@ -74,6 +78,8 @@ const VERBS = [
   'cut',
   'sheets',
   'batch',
+  'schedule',
+  'promise',
   'joints',
   'rolls',
   'steps',
@@ -95,10 +101,13 @@ const OPTIONS: Readonly<Record<string, readonly string[]>> = {
   draw: ['--view', '--svg', '--dxf', '--frame'],
   batch: ['--rack'],
   steps: ['--miles', '--quantity', '--method'],
+  promise: ['--miles', '--quantity', '--method'],
 };
 
 /** Verbs that read specs: a shop's own items may be given with them. */
-const READS_SPEC = VERBS.filter((v) => !['families', 'defaults', 'schema', 'cut', 'sheets', 'site'].includes(v));
+const READS_SPEC = VERBS.filter(
+  (v) => !['families', 'defaults', 'schema', 'cut', 'sheets', 'schedule', 'site'].includes(v),
+);
 
 /** Options that take a value, and what it is. */
 const VALUES: Readonly<Record<string, string>> = {
@@ -109,6 +118,9 @@ const VALUES: Readonly<Record<string, string>> = {
   '--items': 'a file',
   '--method': 'one of whole, panels, on-site, kit',
 };
+
+/** Rounds that a shop's plan is searched for where no time is said: the same plan on every machine. */
+const ROUNDS = 1500;
 
 /** Units of one spec in a batch. */
 const MOST_UNITS = 50;
@@ -148,6 +160,11 @@ const readCall = (args: readonly string[]): Call => {
   }
   if (verb === 'compare') {
     if (plain.length !== 2) throw new UsageError('compare takes two files: before and after.');
+    return { verb, target: plain[0], other: plain[1] as string, options };
+  }
+  if (verb === 'promise') {
+    if (plain.length !== 2)
+      throw new UsageError('promise takes two files: the shop, and the spec of what is asked for.');
     return { verb, target: plain[0], other: plain[1] as string, options };
   }
   if (verb === 'method' || verb === 'foundation') {
@@ -261,6 +278,23 @@ const answer = (call: Call, inputs: Inputs): string => {
       return json(planSticks(readDemand(readJson(call, inputs))));
     case 'sheets':
       return json(planSheetDemand(readSheetDemand(readJson(call, inputs))));
+    case 'schedule': {
+      const { shop, effort } = readShop(readJson(call, inputs));
+      return json(writePlan(shop, planCrews(shop, effort === undefined ? { rounds: ROUNDS } : { seconds: effort })));
+    }
+    case 'promise': {
+      const { shop } = readShop(readJson(call, inputs));
+      const asked = parseSpec(readJson({ ...call, target: call.other }, inputs));
+      const miles = readNumber(call, '--miles', 0, 500);
+      const quantity = readNumber(call, '--quantity', 1, 50);
+      const method = readMethod(call);
+      const computed = computeOrder({ spec: asked, miles, quantity, ...(method ? { method } : {}) });
+      // A name that no order of the shop has.
+      let id = 'asked for';
+      while (shop.orders.some((o) => o.id === id)) id += ' now';
+      const order = { id, due: addDays(shop.first, shop.days), weight: 0, size: outsideSize(computed.build) };
+      return json(promiseDay(shop, order, operationsOf(id, computed.operations)));
+    }
     case 'batch': {
       const units = (call.all ?? []).map((word) => {
         const { file, quantity } = readMany(word);

@@ -10,3 +10,4 @@ export * from './sheets/readSheetDemand.ts';
 export * from './sheets/planSheetDemand.ts';
 export * from './readRack.ts';
 export { randomOf } from './randomOf.ts';
+export * from './readers.ts';

@@ -1,0 +1,67 @@
+import { addDays, daysBetween } from '../schedule/index.ts';
+import { BAY, dayMinute, inTurn } from './board.ts';
+import { canDoIn, DAY, makeClock, SLOT, worksIn } from './clock.ts';
+import type { Operation, Shop, ShopOrder } from './types.ts';
+
+/**
+ * What no plan of a shop costs less than: every order as soon as it could be done were it alone with everybody, and all orders
+ * together as soon as the people of the shop can have worked off the least of them, the next, and so on. The larger of both, and a
+ * day in the bay for every unit that stands in one.
+ */
+export const boundPlan = (shop: Shop): number => {
+  const clock = makeClock(shop);
+  const weather = new Map(shop.weather.map((w) => [w.day, w]));
+  const byOrder = new Map<string, Operation[]>();
+  for (const op of inTurn(shop.operations)) byOrder.set(op.order, [...(byOrder.get(op.order) ?? []), op]);
+  const fixed = new Map(shop.pins.map((p) => [p.operation, p]));
+  const lateDays = (order: ShopOrder, minute: number): number =>
+    Math.max(0, daysBetween(order.due, addDays(shop.first, Math.floor(Math.max(0, minute - 1) / DAY))));
+  // Alone: whenever what it needs is done, the weather lets it and the shop is open.
+  const aloneEnd = (order: ShopOrder): number => {
+    const dry = new Map<string, number>();
+    let end = 0;
+    for (const op of byOrder.get(order.id) ?? []) {
+      const pin = fixed.get(op.id);
+      let ready = shop.now;
+      for (const n of op.needs) ready = Math.max(ready, dry.get(n) ?? 0);
+      if (op.from !== undefined) ready = Math.max(ready, dayMinute(shop.first, op.from));
+      const length = Math.max(1, Math.ceil(op.minutes / SLOT - 1e-9));
+      let s = pin ? Math.min(clock.count - 1, clock.slotAt(pin.start)) : clock.slotAt(ready);
+      if (!pin)
+        for (; s + length <= clock.count; s++) {
+          if (!op.splits && Math.floor(s / clock.perDay) !== Math.floor((s + length - 1) / clock.perDay)) continue;
+          let open = true;
+          for (let k = s; open && k < s + length; k++) open = canDoIn(op, order, weather, clock, shop.hours, k);
+          if (open) break;
+        }
+      const done = s + length > clock.count ? Infinity : clock.minuteOf(s + length - 1) + SLOT;
+      dry.set(op.id, done + op.dry);
+      end = Math.max(end, done);
+    }
+    return end;
+  };
+  const ends = shop.orders.map((o) => ({ o, end: aloneEnd(o) }));
+  const alone = ends.reduce((n, { o, end }) => n + o.weight * (Number.isFinite(end) ? lateDays(o, end) : 0), 0);
+  // Together: the k-th order that is done is done no sooner than the k least of them take everybody.
+  const work = shop.orders
+    .map((o) => (byOrder.get(o.id) ?? []).reduce((n, op) => n + op.minutes * op.people[1], 0))
+    .sort((a, b) => a - b);
+  const capacity = clock.days.map((_, d) => {
+    let minutes = 0;
+    for (let s = d * clock.perDay; s < (d + 1) * clock.perDay; s++)
+      if (clock.minuteOf(s) + SLOT > shop.now)
+        minutes += SLOT * shop.people.filter((p) => worksIn(p, clock, shop.hours, s)).length;
+    return minutes;
+  });
+  const dues = shop.orders.map((o) => o.due).sort();
+  const least = Math.min(...shop.orders.map((o) => o.weight));
+  let [wanted, there, day, together] = [0, 0, -1, 0];
+  work.forEach((w, k) => {
+    wanted += w;
+    while (there < wanted - 1e-6 && day + 1 < capacity.length) there += capacity[++day] as number;
+    const at = clock.days[Math.max(0, day)] ?? shop.first;
+    together += least * Math.max(0, daysBetween(dues[k] as string, at));
+  });
+  const stands = shop.orders.filter((o) => (byOrder.get(o.id) ?? []).some((op) => op.place === BAY)).length;
+  return Math.max(alone, shop.orders.length > 0 ? together : 0) + stands * shop.prices.bayDay;
+};

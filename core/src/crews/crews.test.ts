@@ -1,0 +1,347 @@
+import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
+import { DemandError } from '../cut/index.ts';
+import { addDays } from '../schedule/index.ts';
+import { boundPlan, DISPATCH, findFaults, planCrews, printMoment, readShop, writePlan } from './index.ts';
+import type { Operation, Planned, Shop, ShopOrder } from './index.ts';
+
+const FIRST = '2026-03-02';
+const DAY = 1440;
+const op = (order: string, name: string, more: Partial<Operation> = {}): Operation => ({
+  id: `${order}/${name}`,
+  order,
+  place: 'bay',
+  minutes: 240,
+  people: [1, 1],
+  skill: 'framing',
+  dry: 0,
+  needs: [],
+  splits: true,
+  ...more,
+});
+const shop = (more: Partial<Shop> = {}): Shop => ({
+  first: FIRST,
+  days: 40,
+  workdays: [1, 2, 3, 4, 5],
+  closed: [],
+  hours: [480, 960],
+  now: 480,
+  people: [
+    { id: 'Ada', skills: ['framing', 'paint'] },
+    { id: 'Bo', skills: ['framing', 'site'] },
+  ],
+  places: [
+    { id: 'bay 1', kind: 'bay' },
+    { id: 'saw', kind: 'saw' },
+  ],
+  trailers: ['trailer'],
+  weather: [],
+  orders: [{ id: 'A', due: addDays(FIRST, 30), weight: 1000 }],
+  operations: [],
+  pins: [],
+  published: [],
+  prices: { bayDay: 0, upset: 0 },
+  ...more,
+});
+const order = (id: string, due = 30, more: Partial<ShopOrder> = {}): ShopOrder => ({
+  id,
+  due: addDays(FIRST, due),
+  weight: 1000,
+  ...more,
+});
+const plan = (s: Shop) => planCrews(s, { rounds: 60 });
+const spot = (list: readonly Planned[], id: string): Planned => list.find((p) => p.operation === id) as Planned;
+const at = (list: readonly Planned[], id: string): string => printMoment(FIRST, spot(list, id).start);
+
+/** Random shops with a little of everything. */
+const shops = fc
+  .record({
+    orders: fc.array(
+      fc.record({
+        due: fc.integer({ min: 1, max: 25 }),
+        weight: fc.constantFrom(500, 2000),
+        large: fc.boolean(),
+        work: fc.array(fc.integer({ min: 2, max: 40 }), { minLength: 3, maxLength: 3 }),
+        coat: fc.boolean(),
+        site: fc.boolean(),
+        from: fc.option(fc.integer({ min: 0, max: 9 }), { nil: undefined }),
+        ready: fc.option(fc.integer({ min: 0, max: 12 }), { nil: undefined }),
+      }),
+      { minLength: 1, maxLength: 7 },
+    ),
+    rain: fc.array(fc.double({ min: 0, max: 1, noNaN: true }), { minLength: 40, maxLength: 40 }),
+    low: fc.array(fc.integer({ min: 25, max: 70 }), { minLength: 40, maxLength: 40 }),
+    away: fc.integer({ min: 0, max: 10 }),
+    off: fc.integer({ min: 1, max: 5 }),
+    closed: fc.integer({ min: 0, max: 14 }),
+    now: fc.integer({ min: 0, max: 3 * DAY }),
+  })
+  .map((r): Shop => {
+    const orders = r.orders.map((o, k) => ({
+      ...order(`O${k}`, o.due),
+      weight: o.weight,
+      size: (o.large ? [240, 90, 100] : [96, 48, 60]) as readonly [number, number, number],
+      ...(o.ready === undefined ? {} : { ready: addDays(FIRST, o.ready) }),
+      window: [540, 900] as const,
+    }));
+    const operations = r.orders.flatMap((o, k): Operation[] => {
+      const id = `O${k}`;
+      const [a = 4, b = 4, c = 4] = o.work;
+      return [
+        op(id, 'cut', {
+          place: 'saw',
+          minutes: 15 * a,
+          skill: 'saw',
+          ...(o.from === undefined ? {} : { from: addDays(FIRST, o.from) }),
+        }),
+        op(id, 'frame', { minutes: 15 * b, people: [1, 2], needs: [`${id}/cut`] }),
+        ...(o.coat
+          ? [op(id, 'coat', { minutes: 60, skill: 'paint', needs: [`${id}/frame`], dry: 900, limits: { low: 40 } })]
+          : []),
+        op(id, 'drive', {
+          place: 'road',
+          minutes: 90,
+          skill: 'site',
+          splits: false,
+          trailer: true,
+          needs: [o.coat ? `${id}/coat` : `${id}/frame`],
+        }),
+        ...(o.site
+          ? [
+              op(id, 'set', {
+                place: 'site',
+                minutes: Math.min(20, c) * 15,
+                skill: 'site',
+                splits: false,
+                needs: [`${id}/drive`],
+                limits: { rain: 0.6, wind: 20 },
+              }),
+            ]
+          : []),
+      ];
+    });
+    return shop({
+      now: r.now,
+      closed: [addDays(FIRST, r.closed)],
+      people: [
+        { id: 'Ada', skills: ['saw', 'framing', 'paint'], away: [{ day: addDays(FIRST, r.away), from: 720 }] },
+        { id: 'Bo', skills: ['framing', 'site'], hours: { [r.off]: null } },
+        { id: 'Cy', skills: ['framing', 'site'], hours: { 1: [480, 720] } },
+      ],
+      places: [
+        { id: 'small bay', kind: 'bay', holds: [160, 120, 96] },
+        { id: 'long bay', kind: 'bay', holds: [320, 160, 130] },
+        { id: 'saw', kind: 'saw' },
+      ],
+      weather: r.rain.map((rain, n) => ({
+        day: addDays(FIRST, n),
+        rain,
+        low: r.low[n] as number,
+        wind: 5,
+        rise: 420,
+        set: 1080,
+      })),
+      orders,
+      operations,
+      prices: { bayDay: 300, upset: 700 },
+    });
+  });
+
+describe('a plan of any shop', () => {
+  it('breaks no rule but that time runs out, and costs what it says and no less than its bound', () => {
+    fc.assert(
+      fc.property(shops, (s) => {
+        const found = planCrews(s, { rounds: 40 });
+        expect(found.faults.filter((f) => f.kind !== 'unplanned')).toEqual([]);
+        expect(found.cost.total).toBe(found.cost.late + found.cost.bays + found.cost.upset);
+        expect(found.bound).toBeLessThanOrEqual(found.cost.total);
+        const started = Object.keys(DISPATCH).map((rule) => planCrews(s, { rounds: 0, rule }).cost.total);
+        expect(found.cost.total).toBeLessThanOrEqual(Math.min(...started));
+        for (const total of started) expect(boundPlan(s)).toBeLessThanOrEqual(total);
+      }),
+      { numRuns: 40 },
+    );
+  });
+  it('is the same every time, and moves nothing where it is told again', () => {
+    fc.assert(
+      fc.property(shops, (s) => {
+        const first = planCrews(s, { rounds: 30 });
+        expect(planCrews(s, { rounds: 30 })).toEqual(first);
+        // Everything pinned where it stands: that is the plan, and nothing is wrong with it.
+        const pins = first.plan.map(({ operation, start, place, people }) => ({
+          operation,
+          start,
+          people,
+          ...(place === null ? {} : { place }),
+        }));
+        const again = planCrews({ ...s, pins }, { rounds: 30 });
+        const stands = (list: readonly Planned[]) => list.map((p) => [p.operation, p.start, p.place]);
+        expect(stands(again.plan.filter((p) => pins.some((x) => x.operation === p.operation)))).toEqual(
+          stands(first.plan),
+        );
+      }),
+      { numRuns: 15 },
+    );
+  });
+});
+
+describe('a plan by hand', () => {
+  it('works in the hours of the shop, on over the night, and not at the weekend', () => {
+    // 1,200 minutes alone are two days and a half of 480: Thursday 5th, Friday 6th, Monday 9th until noon.
+    const s = shop({
+      now: 3 * DAY + 480,
+      operations: [op('A', 'frame', { minutes: 1200 })],
+    });
+    const [frame] = plan(s).plan;
+    expect(frame?.pieces.map((p) => p.map((m) => printMoment(FIRST, m)))).toEqual([
+      ['2026-03-05T08:00', '2026-03-05T16:00'],
+      ['2026-03-06T08:00', '2026-03-06T16:00'],
+      ['2026-03-09T08:00', '2026-03-09T12:00'],
+    ]);
+  });
+  it('two do in half the time what one does', () => {
+    const s = shop({ operations: [op('A', 'frame', { minutes: 240, people: [1, 2] })] });
+    expect(plan(s).plan[0]?.people).toHaveLength(2);
+    expect(spot(plan({ ...s, people: s.people.slice(0, 1) }).plan, 'A/frame').end).toBe(480 + 480);
+  });
+  it('waits until a coat is dry, the unit in its bay meanwhile', () => {
+    // Coated 08:00 to 10:00 and dry at 22:00: the next coat is on Tuesday; the other unit comes in when that is dry.
+    const coat = (name: string, needs: string[]) => op('A', name, { minutes: 120, skill: 'paint', dry: 720, needs });
+    const s = shop({
+      orders: [order('A', 1), order('B', 20)],
+      operations: [coat('one', []), coat('two', ['A/one']), op('B', 'frame')],
+    });
+    const { plan: list, faults } = plan(s);
+    expect(at(list, 'A/two')).toBe('2026-03-03T08:00');
+    expect(at(list, 'B/frame')).toBe('2026-03-04T08:00');
+    expect(faults).toEqual([]);
+  });
+  it('keeps site work off wet days, dark hours and sites that are not ready', () => {
+    const set = op('A', 'set', { place: 'site', skill: 'site', minutes: 180, splits: false, limits: { rain: 0.5 } });
+    const s = shop({
+      orders: [order('A', 30, { ready: addDays(FIRST, 1), window: [600, 840] })],
+      operations: [set],
+      weather: [
+        { day: addDays(FIRST, 1), rain: 0.9, low: 50, wind: 3 },
+        { day: addDays(FIRST, 2), rain: 0.1, low: 50, wind: 3, rise: 630, set: 1000 },
+      ],
+    });
+    expect(at(plan(s).plan, 'A/set')).toBe('2026-03-04T10:30');
+  });
+  it('puts a long unit into the long bay, and says what stands nowhere', () => {
+    const size = [240, 96, 110] as const;
+    const s = shop({
+      orders: [order('A', 30, { size })],
+      operations: [op('A', 'frame')],
+      places: [
+        { id: 'small', kind: 'bay', holds: [200, 150, 120] },
+        { id: 'long', kind: 'bay', holds: [300, 150, 120] },
+      ],
+    });
+    expect(plan(s).plan[0]?.place).toBe('long');
+    const none = plan({ ...s, places: s.places.slice(0, 1) });
+    expect(none.faults).toMatchObject([{ kind: 'unplanned', operation: 'A/frame' }]);
+  });
+  it('counts a Saturday that is due from Saturday: Friday is in time, Monday two days late', () => {
+    const due = (now: number) =>
+      plan(shop({ now, orders: [order('A', 5)], operations: [op('A', 'frame')] })).late.map((l) => l.days);
+    expect(due(4 * DAY + 480)).toEqual([]);
+    expect(due(4 * DAY + 840)).toEqual([2]);
+  });
+  it('takes first what is due first, and costs what its days late cost', () => {
+    // One framer, three units of a day each, due on Monday, Tuesday and Wednesday but given the other way about.
+    const orders = [order('C', 2), order('B', 1), order('A', 0)];
+    const s = shop({
+      orders,
+      operations: orders.map((o) => op(o.id, 'frame', { minutes: 480 })),
+      people: [shop().people[0]!],
+    });
+    const found = plan(s);
+    expect(found.late).toEqual([]);
+    expect(found.cost.total).toBe(0);
+    expect(planCrews(s, { rounds: 0, rule: 'as they came' }).cost.late).toBe(2000);
+  });
+});
+
+describe('what is wrong with a plan', () => {
+  const base = shop({
+    orders: [order('A'), order('B')],
+    operations: [
+      op('A', 'frame'),
+      op('A', 'coat', { skill: 'paint', dry: 600, needs: ['A/frame'], limits: { low: 50 } }),
+      op('B', 'frame', { skill: 'framing' }),
+    ],
+    weather: [{ day: addDays(FIRST, 1), rain: 0, low: 30, wind: 0 }],
+  });
+  const stands = (operation: string, start: number, more: Partial<Planned> = {}): Planned => ({
+    operation,
+    order: operation.slice(0, 1),
+    start,
+    end: start + 240,
+    dry: start + 240 + (operation.endsWith('coat') ? 600 : 0),
+    place: 'bay 1',
+    people: ['Ada'],
+    trailer: null,
+    pieces: [[start, start + 240]],
+    ...more,
+  });
+  const good = [stands('A/frame', 480), stands('A/coat', 720), stands('B/frame', 2 * DAY + 480)];
+  const kinds = (list: readonly Planned[]): string[] => [...new Set(findFaults(base, list).map((f) => f.kind))].sort();
+  it('is nothing where nothing is', () => {
+    expect(findFaults(base, good)).toEqual([]);
+  });
+  it.each([
+    ['what is left out', good.slice(0, 2), ['unplanned']],
+    [
+      'what starts before what it needs',
+      [stands('A/frame', 480), stands('A/coat', 600), good[2]],
+      ['order', 'person', 'place'],
+    ],
+    ['a person twice', [good[0], good[1], stands('B/frame', 480, { place: 'saw' })], ['person', 'place']],
+    [
+      'a unit that comes into a bay while a coat dries',
+      [good[0], good[1], stands('B/frame', DAY + 480, { people: ['Bo'] })],
+      [],
+    ],
+    ['a bay that is taken', [good[0], good[1], stands('B/frame', 480, { people: ['Bo'] })], ['bay', 'place']],
+    ['somebody who cannot', [good[0], stands('A/coat', 720, { people: ['Bo'] }), good[2]], ['skill']],
+    ['too cold a day', [good[0], stands('A/coat', DAY + 480), good[2]], ['weather']],
+    ['a Sunday', [good[0], good[1], stands('B/frame', 6 * DAY + 480)], ['hours']],
+    ['what is past', [stands('A/frame', 240), good[1], good[2]], ['hours', 'past']],
+    ['another bay for one unit', [good[0], stands('A/coat', 720, { place: 'saw' }), good[2]], ['bay', 'place']],
+  ])('%s', (_, list, expected) => {
+    expect(kinds(list as Planned[])).toEqual(expected);
+  });
+});
+
+describe('reading a shop', () => {
+  const text = {
+    first: FIRST,
+    people: [{ id: 'Ada', skills: ['framing'] }],
+    places: [{ id: 'bay', kind: 'bay' }],
+    orders: [{ id: 'A', due: '2026-03-20' }],
+    operations: [{ id: 'A/frame', order: 'A', place: 'bay', minutes: 240, skill: 'framing' }],
+  };
+  it('fills in what is usual, and writes times as days and hours', () => {
+    const { shop: read, effort } = readShop({ ...text, now: '2026-03-03T09:10', effort: 2 });
+    expect([read.days, read.hours, read.now, effort]).toEqual([60, [480, 960], DAY + 550, 2]);
+    const written = writePlan(read, plan(read));
+    // To the next quarter of an hour.
+    expect(written.plan[0]).toMatchObject({ start: '2026-03-03T09:15', end: '2026-03-03T13:15', place: 'bay' });
+  });
+  it.each([
+    [{ ...text, first: '2026-02-30' }, /first is "2026-02-30"; it must be a day/],
+    [{ ...text, hours: ['16:00', '08:00'] }, /hours must be two times, the earlier first/],
+    [{ ...text, crews: [] }, /The shop has "crews", which does not belong there/],
+    [{ ...text, operations: [{ ...text.operations[0], order: 'B' }] }, /is of order "B", which is not among/],
+    [{ ...text, operations: [{ ...text.operations[0], needs: ['A/cut'] }] }, /needs "A\/cut", which is not among/],
+    [{ ...text, operations: [{ ...text.operations[0], needs: ['A/frame'] }] }, /A\/frame needs itself/],
+    [{ ...text, operations: [{ ...text.operations[0], people: [2, 1] }] }, /the least and the best number/],
+    [{ ...text, operations: [...text.operations, ...text.operations] }, /operations has the id "A\/frame" twice/],
+    [{ ...text, pins: [{ operation: 'A/paint', start: '2026-03-03T08:00' }] }, /"A\/paint" is pinned/],
+    [{ ...text, people: [{ id: 'Ada', skills: [], hours: { 9: null } }] }, /weekdays are 0 \(Sunday\) to 6/],
+  ])('says what is wrong and where: %#', (json, message) => {
+    expect(() => readShop(json)).toThrow(message);
+    expect(() => readShop(json)).toThrow(DemandError);
+  });
+});

@@ -1,0 +1,131 @@
+import { addDays, WALK_AROUND, weekday } from '../schedule/index.ts';
+import { dayMinute } from './board.ts';
+import { DAY } from './clock.ts';
+import type { Fault, Operation, Planned, Shop } from './types.ts';
+
+const overlap = (a: readonly [number, number], b: readonly [number, number]): boolean => a[0] < b[1] && b[0] < a[1];
+const meet = (a: Planned, b: Planned): boolean => a.pieces.some((p) => b.pieces.some((q) => overlap(p, q)));
+
+/** Everything that is wrong with a plan, held against the shop minute by minute, however the plan was come by. */
+export const findFaults = (shop: Shop, plan: readonly Planned[]): Fault[] => {
+  const out: Fault[] = [];
+  const ops = new Map(shop.operations.map((o) => [o.id, o]));
+  const orders = new Map(shop.orders.map((o) => [o.id, o]));
+  const people = new Map(shop.people.map((p) => [p.id, p]));
+  const places = new Map(shop.places.map((p) => [p.id, p]));
+  const weather = new Map(shop.weather.map((w) => [w.day, w]));
+  const at = new Map(plan.map((p) => [p.operation, p]));
+  const pinned = new Set(shop.pins.map((p) => p.operation));
+  const dayOf = (minute: number): string => addDays(shop.first, Math.floor(minute / DAY));
+  const say = (kind: Fault['kind'], operation: string, text: string): void => void out.push({ kind, operation, text });
+
+  for (const op of shop.operations)
+    if (!at.has(op.id))
+      say('unplanned', op.id, `${op.order}: there is no time for ${op.id} before the calendar ends, or nobody for it.`);
+
+  const check = (p: Planned, op: Operation): void => {
+    const order = orders.get(op.order);
+    if (p.start < shop.now && !pinned.has(op.id)) say('past', op.id, `${op.id} is planned for a time that is past.`);
+    for (const n of op.needs) {
+      const before = at.get(n);
+      if (before && p.start < before.dry)
+        say(
+          'order',
+          op.id,
+          before.end <= p.start
+            ? `${op.id} starts while ${n} is still wet: not before ${dayOf(before.dry)}.`
+            : `${op.id} starts before ${n} is done: not before ${dayOf(before.end)}.`,
+        );
+    }
+    if (op.from !== undefined && p.start < dayMinute(shop.first, op.from))
+      say('order', op.id, `What ${op.id} is made of comes on ${op.from}.`);
+    const [least, best] = op.people;
+    if (p.people.length < least || p.people.length > best)
+      say('skill', op.id, `${op.id} has ${p.people.length} people; it takes ${least} to ${best}.`);
+    for (const id of p.people) {
+      const who = people.get(id);
+      if (!who?.skills.includes(op.skill)) say('skill', op.id, `${id} does no ${op.skill}.`);
+      for (const [from, to] of p.pieces) {
+        const day = dayOf(from);
+        const own = who?.hours?.[weekday(day)];
+        const [a, b] = [from % DAY, (from % DAY) + (to - from)];
+        const off = own === null || (own !== undefined && (a < own[0] || b > own[1]));
+        const gone = (who?.away ?? []).some((w) => w.day === day && b > (w.from ?? 0) && a < (w.to ?? DAY));
+        if (off || gone) say('hours', op.id, `${id} does not work then, on ${day}.`);
+      }
+    }
+    if (!op.splits && p.pieces.length > 1) say('hours', op.id, `${op.id} may not go on the next day.`);
+    for (const [from, to] of p.pieces) {
+      const day = dayOf(from);
+      const [a, b] = [from % DAY, (from % DAY) + (to - from)];
+      if (a < shop.hours[0] || b > shop.hours[1] || !shop.workdays.includes(weekday(day)) || shop.closed.includes(day))
+        say('hours', op.id, `Nobody works then, on ${day}.`);
+      const w = weather.get(day);
+      const { limits } = op;
+      if (w && limits?.rain !== undefined && w.rain > limits.rain)
+        say('weather', op.id, `Rain is likely on ${day} (${Math.round(100 * w.rain)} %): not for ${op.id}.`);
+      if (w && limits?.low !== undefined && w.low < limits.low)
+        say('weather', op.id, `It is too cold for ${op.id} on ${day}: ${w.low} °F, and ${limits.low} at least.`);
+      if (w && limits?.wind !== undefined && w.wind > limits.wind)
+        say('weather', op.id, `There is too much wind for ${op.id} on ${day}: ${w.wind} mph, ${limits.wind} at most.`);
+      if (op.place === 'site') {
+        if (order?.ready !== undefined && day < order.ready)
+          say('site', op.id, `The site of ${op.order} is ready on ${order.ready}.`);
+        if (order?.window && (a < order.window[0] || b > order.window[1]))
+          say('site', op.id, `Nothing is built at ${op.order} at that hour.`);
+        if (w && (a < (w.rise ?? 0) || b > (w.set ?? DAY))) say('site', op.id, `It is dark then, on ${day}.`);
+      }
+    }
+    const kind = p.place === null ? undefined : places.get(p.place)?.kind;
+    if (op.place !== 'site' && op.place !== 'road' && kind !== op.place)
+      say('place', op.id, `${op.id} is no work for ${p.place ?? 'no place'}.`);
+    const holds = p.place === null ? undefined : places.get(p.place)?.holds;
+    if (op.place === 'bay' && holds && order?.size) {
+      const [l, w] = [...holds.slice(0, 2)].sort((x, y) => y - x) as [number, number];
+      const [ul, uw] = [...order.size.slice(0, 2)].sort((x, y) => y - x) as [number, number];
+      if (ul + 2 * WALK_AROUND > l || uw + 2 * WALK_AROUND > w || order.size[2] > holds[2])
+        say('room', op.id, `${op.order} does not stand in ${p.place} with room to walk around it: take a larger bay.`);
+    }
+    if (op.trailer === true && p.trailer === null) say('trailer', op.id, `${op.id} takes a trailer.`);
+  };
+  for (const p of plan) {
+    const op = ops.get(p.operation);
+    if (op) check(p, op);
+  }
+  // Nobody and nothing twice at once.
+  const byTime = [...plan].sort((a, b) => a.start - b.start);
+  byTime.forEach((a, i) => {
+    for (let k = i + 1; k < byTime.length; k++) {
+      const b = byTime[k] as Planned;
+      if (b.start >= a.end) break;
+      if (!meet(a, b)) continue;
+      for (const id of a.people)
+        if (b.people.includes(id)) say('person', b.operation, `${id} is at ${a.operation} at that time.`);
+      if (a.place !== null && a.place === b.place)
+        say('place', b.operation, `${a.operation} is done at ${a.place} at that time.`);
+      if (a.trailer !== null && a.trailer === b.trailer)
+        say('trailer', b.operation, `${a.trailer} is out with ${a.operation} at that time.`);
+    }
+  });
+  // A unit keeps its bay, coats that dry included, and no other stands there meanwhile.
+  const stays = new Map<string, { bay: string; from: number; to: number; operation: string }>();
+  for (const p of byTime) {
+    if (ops.get(p.operation)?.place !== 'bay' || p.place === null) continue;
+    const stay = stays.get(p.order);
+    if (stay && stay.bay !== p.place)
+      say('bay', p.operation, `${p.order} stands in ${stay.bay}: it would have to be carried to ${p.place}.`);
+    stays.set(p.order, {
+      bay: stay?.bay ?? p.place,
+      from: Math.min(stay?.from ?? p.start, p.start),
+      to: Math.max(stay?.to ?? 0, p.dry),
+      operation: p.operation,
+    });
+  }
+  const all = [...stays].sort(([, a], [, b]) => a.from - b.from);
+  all.forEach(([order, a], i) => {
+    for (const [other, b] of all.slice(i + 1))
+      if (a.bay === b.bay && b.from < a.to)
+        say('bay', b.operation, `${order} stands in ${a.bay} until ${dayOf(a.to - 1)}: ${other} has no room there.`);
+  });
+  return out;
+};

@@ -1,0 +1,273 @@
+import {
+  DemandError,
+  onlyThese,
+  readEffort,
+  readList,
+  readNumber,
+  readRecord,
+  readText,
+  readWhole,
+} from '../cut/index.ts';
+import { addDays, daysBetween } from '../schedule/index.ts';
+import type { Day } from '../schedule/index.ts';
+import { DAY } from './clock.ts';
+import type { CrewPlan, DayWeather, Fixed, Operation, Person, Place, Shop, ShopOrder } from './types.ts';
+
+/** Longest calendar that is planned over. */
+const MOST_DAYS = 400;
+
+const readDay = (v: unknown, where: string): Day => {
+  const text = readText(v, where);
+  const ms = /^\d{4}-\d{2}-\d{2}$/.test(text) ? Date.parse(`${text}T00:00:00Z`) : NaN;
+  // A 31st of February would be read as a day in March.
+  if (Number.isNaN(ms) || new Date(ms).toISOString().slice(0, 10) !== text)
+    throw new DemandError(`${where} is ${JSON.stringify(text)}; it must be a day like 2026-03-02.`);
+  return text;
+};
+
+/** Minutes after midnight of `08:30`. */
+const readTime = (v: unknown, where: string): number => {
+  const [, h, m] = /^(\d{2}):(\d{2})$/.exec(typeof v === 'string' ? v : '') ?? [];
+  const at = Number(h) * 60 + Number(m);
+  if (h === undefined || Number(m) > 59 || at > DAY)
+    throw new DemandError(`${where} is ${JSON.stringify(v)}; it must be a time like 08:30.`);
+  return at;
+};
+
+const readSpan = (v: unknown, where: string): readonly [number, number] => {
+  const [from, to, ...more] = readList(v, where);
+  const span = [readTime(from, `${where}[0]`), readTime(to, `${where}[1]`)] as const;
+  if (more.length > 0 || span[0] >= span[1]) throw new DemandError(`${where} must be two times, the earlier first.`);
+  return span;
+};
+
+const readSize = (v: unknown, where: string): readonly [number, number, number] => {
+  const [a, b, c, ...more] = readList(v, where);
+  if (more.length > 0) throw new DemandError(`${where} must be length, width and height.`);
+  return [
+    readNumber(a, `${where}[0]`, 0, true),
+    readNumber(b, `${where}[1]`, 0, true),
+    readNumber(c, `${where}[2]`, 0, true),
+  ];
+};
+
+const readFlag = (v: unknown, where: string, usual: boolean): boolean => {
+  if (v === undefined) return usual;
+  if (typeof v !== 'boolean') throw new DemandError(`${where} is ${JSON.stringify(v)}; it must be true or false.`);
+  return v;
+};
+
+const readNames = (v: unknown, where: string): string[] =>
+  readList(v ?? [], where).map((n, i) => readText(n, `${where}[${i}]`));
+
+const each = <T>(
+  v: unknown,
+  where: string,
+  keys: readonly string[],
+  read: (r: Record<string, unknown>, at: string) => T,
+): T[] =>
+  readList(v ?? [], where).map((raw, i) => {
+    const at = `${where}[${i}]`;
+    const r = readRecord(raw, at);
+    onlyThese(r, keys, at);
+    return read(r, at);
+  });
+
+const once = (list: readonly { readonly id: string }[], where: string): void => {
+  const ids = new Set<string>();
+  for (const { id } of list) {
+    if (ids.has(id)) throw new DemandError(`${where} has the id "${id}" twice; each needs its own.`);
+    ids.add(id);
+  }
+};
+
+const readPerson = (r: Record<string, unknown>, at: string): Person => {
+  const hours = r.hours === undefined ? undefined : readRecord(r.hours, `${at}.hours`);
+  const days = Object.entries(hours ?? {}).map(([weekday, span]) => {
+    if (!/^[0-6]$/.test(weekday)) throw new DemandError(`${at}.hours has "${weekday}"; weekdays are 0 (Sunday) to 6.`);
+    return [Number(weekday), span === null ? null : readSpan(span, `${at}.hours.${weekday}`)] as const;
+  });
+  const away = each(r.away, `${at}.away`, ['day', 'from', 'to'], (a, where) => ({
+    day: readDay(a.day, `${where}.day`),
+    ...(a.from === undefined ? {} : { from: readTime(a.from, `${where}.from`) }),
+    ...(a.to === undefined ? {} : { to: readTime(a.to, `${where}.to`) }),
+  }));
+  return {
+    id: readText(r.id, `${at}.id`),
+    skills: readNames(r.skills, `${at}.skills`),
+    ...(hours ? { hours: Object.fromEntries(days) } : {}),
+    ...(away.length > 0 ? { away } : {}),
+  };
+};
+
+const readWeather = (r: Record<string, unknown>, at: string): DayWeather => ({
+  day: readDay(r.day, `${at}.day`),
+  rain: readNumber(r.rain ?? 0, `${at}.rain`, 0),
+  low: readNumber(r.low ?? 60, `${at}.low`, -100),
+  wind: readNumber(r.wind ?? 0, `${at}.wind`, 0),
+  ...(r.rise === undefined ? {} : { rise: readTime(r.rise, `${at}.rise`) }),
+  ...(r.set === undefined ? {} : { set: readTime(r.set, `${at}.set`) }),
+});
+
+const readOrder = (r: Record<string, unknown>, at: string): ShopOrder => ({
+  id: readText(r.id, `${at}.id`),
+  due: readDay(r.due, `${at}.due`),
+  weight: readWhole(r.weight ?? 1000, `${at}.weight`, 0),
+  ...(r.size === undefined ? {} : { size: readSize(r.size, `${at}.size`) }),
+  ...(r.ready === undefined ? {} : { ready: readDay(r.ready, `${at}.ready`) }),
+  ...(r.window === undefined ? {} : { window: readSpan(r.window, `${at}.window`) }),
+});
+
+const readOperation = (r: Record<string, unknown>, at: string): Operation => {
+  const [least = 1, best = least] = readList(r.people ?? [1], `${at}.people`).map((n, i) =>
+    readWhole(n, `${at}.people[${i}]`, 1),
+  );
+  if (best < least) throw new DemandError(`${at}.people must be the least and the best number, the least first.`);
+  const limits = r.limits === undefined ? undefined : readRecord(r.limits, `${at}.limits`);
+  if (limits) onlyThese(limits, ['rain', 'low', 'wind'], `${at}.limits`);
+  const limit = (key: 'rain' | 'low' | 'wind') =>
+    limits?.[key] === undefined ? {} : { [key]: readNumber(limits[key], `${at}.limits.${key}`, -100) };
+  return {
+    id: readText(r.id, `${at}.id`),
+    order: readText(r.order, `${at}.order`),
+    place: readText(r.place, `${at}.place`),
+    minutes: readNumber(r.minutes, `${at}.minutes`, 0, true),
+    people: [least, best],
+    skill: readText(r.skill, `${at}.skill`),
+    dry: readNumber(r.dry ?? 0, `${at}.dry`, 0),
+    needs: readNames(r.needs, `${at}.needs`),
+    splits: readFlag(r.splits, `${at}.splits`, true),
+    ...(limits ? { limits: { ...limit('rain'), ...limit('low'), ...limit('wind') } } : {}),
+    ...(r.from === undefined ? {} : { from: readDay(r.from, `${at}.from`) }),
+    ...(readFlag(r.trailer, `${at}.trailer`, false) ? { trailer: true } : {}),
+  };
+};
+
+/** What is named must be there, work must not wait for itself, nor for that of another order. */
+const checkNames = (shop: Shop): void => {
+  const ops = new Map(shop.operations.map((o) => [o.id, o]));
+  const orders = new Set(shop.orders.map((o) => o.id));
+  for (const o of shop.operations) {
+    if (!orders.has(o.order)) throw new DemandError(`${o.id} is of order "${o.order}", which is not among the orders.`);
+    for (const n of o.needs) {
+      const before = ops.get(n);
+      if (!before) throw new DemandError(`${o.id} needs "${n}", which is not among the operations.`);
+      if (before.order !== o.order) throw new DemandError(`${o.id} needs ${n}, which is of another order.`);
+    }
+  }
+  const open = new Set<string>();
+  const done = new Set<string>();
+  const visit = (id: string): void => {
+    if (done.has(id)) return;
+    if (open.has(id)) throw new DemandError(`${id} needs itself, by way of what it needs.`);
+    open.add(id);
+    for (const n of ops.get(id)?.needs ?? []) visit(n);
+    done.add(id);
+  };
+  for (const id of ops.keys()) visit(id);
+  for (const p of [...shop.pins, ...shop.published])
+    if (!ops.has(p.operation)) throw new DemandError(`"${p.operation}" is pinned or published and is no operation.`);
+};
+
+const KEYS = [
+  'first',
+  'days',
+  'workdays',
+  'closed',
+  'hours',
+  'now',
+  'people',
+  'places',
+  'trailers',
+  'weather',
+  'orders',
+  'operations',
+  'pins',
+  'published',
+  'prices',
+  'effort',
+];
+
+/**
+ * Reads a shop with its work from parsed JSON, and how many seconds a plan may be searched for.
+ * @throws DemandError naming the place, the value and the rule
+ */
+export const readShop = (json: unknown): { readonly shop: Shop; readonly effort: number | undefined } => {
+  const d = readRecord(json, 'A shop');
+  onlyThese(d, KEYS, 'The shop');
+  const first = readDay(d.first, 'first');
+  const days = readWhole(d.days ?? 60, 'days', 1);
+  if (days > MOST_DAYS) throw new DemandError(`days is ${days}; a calendar is ${MOST_DAYS} days at most.`);
+  const minute = (v: unknown, where: string): number => {
+    const [day = '', time = ''] = readText(v, where).split('T');
+    return daysBetween(first, readDay(day, where)) * DAY + readTime(time, where);
+  };
+  const fixed = (r: Record<string, unknown>, at: string): Fixed => ({
+    operation: readText(r.operation, `${at}.operation`),
+    start: minute(r.start, `${at}.start`),
+    ...(r.place === undefined ? {} : { place: readText(r.place, `${at}.place`) }),
+    ...(r.people === undefined ? {} : { people: readNames(r.people, `${at}.people`) }),
+  });
+  const FIXED = ['operation', 'start', 'place', 'people'];
+  const prices = readRecord(d.prices ?? {}, 'prices');
+  onlyThese(prices, ['bayDay', 'upset'], 'prices');
+  const hours = d.hours === undefined ? ([480, 960] as const) : readSpan(d.hours, 'hours');
+  const shop: Shop = {
+    first,
+    days,
+    workdays:
+      d.workdays === undefined
+        ? [1, 2, 3, 4, 5]
+        : readList(d.workdays, 'workdays').map((w, i) => readWhole(w, `workdays[${i}]`, 0)),
+    closed: readList(d.closed ?? [], 'closed').map((c, i) => readDay(c, `closed[${i}]`)),
+    hours,
+    now: d.now === undefined ? 0 : minute(d.now, 'now'),
+    people: each(d.people, 'people', ['id', 'skills', 'hours', 'away'], readPerson),
+    places: each(d.places, 'places', ['id', 'kind', 'holds'], (r, at): Place => ({
+      id: readText(r.id, `${at}.id`),
+      kind: readText(r.kind, `${at}.kind`),
+      ...(r.holds === undefined ? {} : { holds: readSize(r.holds, `${at}.holds`) }),
+    })),
+    trailers: readNames(d.trailers, 'trailers'),
+    weather: each(d.weather, 'weather', ['day', 'rain', 'low', 'wind', 'rise', 'set'], readWeather),
+    orders: each(d.orders, 'orders', ['id', 'due', 'weight', 'size', 'ready', 'window'], readOrder),
+    operations: each(
+      d.operations,
+      'operations',
+      ['id', 'order', 'place', 'minutes', 'people', 'skill', 'dry', 'needs', 'splits', 'limits', 'from', 'trailer'],
+      readOperation,
+    ),
+    pins: each(d.pins, 'pins', FIXED, fixed),
+    published: each(d.published, 'published', FIXED, fixed),
+    prices: {
+      bayDay: readWhole(prices.bayDay ?? 0, 'prices.bayDay', 0),
+      upset: readWhole(prices.upset ?? 0, 'prices.upset', 0),
+    },
+  };
+  for (const key of ['people', 'places', 'orders', 'operations'] as const) once(shop[key], key);
+  checkNames(shop);
+  return { shop, effort: readEffort(d.effort) };
+};
+
+/** A minute of a shop as day and time: `2026-03-02T08:30`. */
+export const printMoment = (first: Day, minute: number): string => {
+  const day = Math.floor(minute / DAY);
+  const at = minute - day * DAY;
+  const two = (n: number): string => String(n).padStart(2, '0');
+  return `${addDays(first, day)}T${two(Math.floor(at / 60))}:${two(at % 60)}`;
+};
+
+/** A plan as it is written: times as days and hours. */
+export const writePlan = (shop: Shop, plan: CrewPlan) => {
+  const at = (minute: number): string => printMoment(shop.first, minute);
+  return {
+    ...plan,
+    plan: plan.plan.map((p) => ({
+      ...p,
+      start: at(p.start),
+      end: at(p.end),
+      dry: at(p.dry),
+      pieces: p.pieces.map(([from, to]) => [at(from), at(to)]),
+    })),
+  };
+};

@@ -1,0 +1,151 @@
+import type { Day } from '../schedule/index.ts';
+
+/** Somebody of the shop. Minutes are counted from midnight. */
+export interface Person {
+  readonly id: string;
+  readonly skills: readonly string[];
+  /** From when to when, by weekday (0 is Sunday), where that is not the shop's own. None for a day off. */
+  readonly hours?: Readonly<Record<number, readonly [number, number] | null>>;
+  readonly away?: readonly { readonly day: Day; readonly from?: number; readonly to?: number }[];
+}
+
+/** Where work is done. `holds`: longest, widest, highest unit, inches. */
+export interface Place {
+  readonly id: string;
+  readonly kind: string;
+  readonly holds?: readonly [number, number, number];
+}
+
+/** A day as it is forecast: chance of rain 0 to 1, lowest °F while work is done, wind in mph, daylight. */
+export interface DayWeather {
+  readonly day: Day;
+  readonly rain: number;
+  readonly low: number;
+  readonly wind: number;
+  readonly rise?: number;
+  readonly set?: number;
+}
+
+/** What weather work can take: no higher chance of rain, no colder, no windier. */
+export interface WeatherLimits {
+  readonly rain?: number;
+  readonly low?: number;
+  readonly wind?: number;
+}
+
+/** An order: when it is due, what a day late costs (cents), its size (inches), and when its site can be worked on. */
+export interface ShopOrder {
+  readonly id: string;
+  readonly due: Day;
+  readonly weight: number;
+  readonly size?: readonly [number, number, number];
+  /** First day that its site is ready. */
+  readonly ready?: Day;
+  /** When neighbours and customer let work be done there, minutes. */
+  readonly window?: readonly [number, number];
+}
+
+/** One piece of work. `minutes` is with the best number of people; with fewer it takes longer in proportion. */
+export interface Operation {
+  readonly id: string;
+  readonly order: string;
+  /** Kind of place; `site` and `road` are anywhere. */
+  readonly place: string;
+  readonly minutes: number;
+  readonly people: readonly [number, number];
+  readonly skill: string;
+  /** Minutes that it dries, nights counted, before what needs it starts. */
+  readonly dry: number;
+  readonly needs: readonly string[];
+  /** Whether it may go on the next day. */
+  readonly splits: boolean;
+  readonly limits?: WeatherLimits;
+  /** Day before which its material is not there. */
+  readonly from?: Day;
+  readonly trailer?: boolean;
+}
+
+/** Where an operation stands and stays, or stood in the plan that people have been told. */
+export interface Fixed {
+  readonly operation: string;
+  readonly start: number;
+  readonly place?: string;
+  readonly people?: readonly string[];
+}
+
+/** What it costs, cents: a day that a unit stands in a bay, and an operation that is moved to another day than was told. */
+export interface ShopPrices {
+  readonly bayDay: number;
+  readonly upset: number;
+}
+
+/** A shop with its work. Times are minutes from the midnight before `first`. */
+export interface Shop {
+  readonly first: Day;
+  readonly days: number;
+  readonly workdays: readonly number[];
+  readonly closed: readonly Day[];
+  readonly hours: readonly [number, number];
+  /** Nothing is planned before it. */
+  readonly now: number;
+  readonly people: readonly Person[];
+  readonly places: readonly Place[];
+  readonly trailers: readonly string[];
+  readonly weather: readonly DayWeather[];
+  readonly orders: readonly ShopOrder[];
+  readonly operations: readonly Operation[];
+  readonly pins: readonly Fixed[];
+  readonly published: readonly Fixed[];
+  readonly prices: ShopPrices;
+}
+
+/** An operation in the plan. `pieces`: from when to when it is worked on, more than one where it goes on another day. */
+export interface Planned {
+  readonly operation: string;
+  readonly order: string;
+  readonly start: number;
+  readonly end: number;
+  /** When what it coats is dry. */
+  readonly dry: number;
+  readonly place: string | null;
+  readonly people: readonly string[];
+  readonly trailer: string | null;
+  readonly pieces: readonly (readonly [number, number])[];
+}
+
+/** What a plan comes to, cents. */
+export interface PlanCost {
+  readonly late: number;
+  readonly bays: number;
+  readonly upset: number;
+  readonly total: number;
+}
+
+/** Something that is wrong with a plan, and how it is mended. */
+export interface Fault {
+  readonly kind:
+    | 'unplanned'
+    | 'past'
+    | 'order'
+    | 'person'
+    | 'place'
+    | 'trailer'
+    | 'skill'
+    | 'hours'
+    | 'weather'
+    | 'site'
+    | 'room'
+    | 'bay'
+    | 'late';
+  readonly operation: string;
+  readonly text: string;
+}
+
+export interface CrewPlan {
+  readonly plan: readonly Planned[];
+  readonly cost: PlanCost;
+  /** What no plan costs less than. */
+  readonly bound: number;
+  readonly late: readonly { readonly order: string; readonly days: number }[];
+  readonly faults: readonly Fault[];
+}
