@@ -89,6 +89,17 @@ try {
     return id;
   });
   await take('batch', `/rack/saw/${batch}`, { wait: 800 });
+  // What is ripped comes first; the picture is of what is cut.
+  await page.evaluate(async (n) => {
+    const { list } = await (await fetch(`/api/batches/${n}`)).json();
+    const lines = list.filter((l) => l.kind === 'rip' && l.stock).map(({ id, version }) => ({ id, version }));
+    if (lines.length > 0)
+      await fetch(`/api/batches/${n}/cuts`, {
+        method: 'POST',
+        body: JSON.stringify({ lines }),
+        headers: { 'content-type': 'application/json' },
+      });
+  }, batch);
   await take('saw', `/saw/${batch}`, { width: 1024, height: 768, wait: 800 });
   await take('rates', '/settings/rates', { dark: true });
   await take('roads-phone', '/roads', { width: 390, height: 844 });

@@ -77,6 +77,12 @@ const KIND_WORDS: Readonly<Record<LedgerEntry['kind'], string>> = {
   corrected: 'put right',
 };
 
+/** What a piece of an item is drawn in. */
+const colorOf = (item: string): string => {
+  const { kind } = findItem(item);
+  return item.endsWith('-pt') ? 'treated' : kind === 'sheet' ? 'ply' : kind === 'mesh' ? 'tapeoff' : 'wood';
+};
+
 /** The newest entries of the ledger: what came, what went, who said so. */
 const Ledger = () => {
   const show = useShow();
@@ -212,7 +218,7 @@ export const Rack = () => {
                   <span className="cond">{l.mark}</span>
                   <Box
                     height="20px"
-                    bg={l.item.endsWith('-pt') ? 'treated' : findItem(l.item).kind === 'sheet' ? 'ply' : 'wood'}
+                    bg={colorOf(l.item)}
                     border="1px solid"
                     borderColor="woodedge"
                     width={`${Math.min(100, l.length ?? 0)}%`}

@@ -1,4 +1,5 @@
 import { Box } from '@chakra-ui/react';
+import { findItem } from '@rubbet/core/stock';
 import type { BatchLine, BatchPiece } from '../../data/types.ts';
 import { Len } from '../../parts/Text.tsx';
 
@@ -82,6 +83,34 @@ export const StickBar = ({
     )}
   </Box>
 );
+
+/** A stick that is ripped, from its wide face: the sticks that come of it, one beside another, and the strip that is left. */
+export const RipBar = ({ line }: { readonly line: BatchLine }) => {
+  const wide = findItem(line.item);
+  const narrow = findItem(line.rests[0]?.item ?? line.item);
+  if (wide.kind !== 'lumber' || narrow.kind !== 'lumber') return null;
+  const share = `${(100 * narrow.width) / wide.width}%`;
+  return (
+    <Box height="112px" bg="tapeoff" border="1px dashed" borderColor="soft" className="on-paper">
+      {line.rests.map((_, k) => (
+        <Box
+          key={k}
+          height={share}
+          bg={line.item.endsWith('-pt') ? 'treated' : 'wood'}
+          color="woodink"
+          borderBottom="2px solid"
+          borderColor="woodink"
+          display="grid"
+          placeItems="center"
+          className="cond"
+          fontSize="17px"
+        >
+          {narrow.name}
+        </Box>
+      ))}
+    </Box>
+  );
+};
 
 /** Inches of a roll that are drawn beyond its last strip. */
 const BEYOND = 18;

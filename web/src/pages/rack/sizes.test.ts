@@ -4,7 +4,7 @@ import { html, plain } from '../../testing/rendered.ts';
 import type { BatchLine } from '../../data/types.ts';
 import { CsvBox } from './CsvBox.tsx';
 import { feetOf, printSize, sizeOf } from './sizes.ts';
-import { nameOf, SheetMap, StickBar } from './StickBar.tsx';
+import { nameOf, RipBar, SheetMap, StickBar } from './StickBar.tsx';
 
 const inches = makeShow(BUSINESS_RULES.units);
 const mm = makeShow({ style: 'mm', denominator: 16 });
@@ -58,6 +58,34 @@ const piece = (length: number, mark: string, more: object = {}) => ({
   parts: [{ order: 1040, part: mark, mark, panel: 'roof', length }],
   state: 'open' as const,
   ...more,
+});
+
+describe('a stick that is ripped', () => {
+  it('is drawn in as many strips as it gives, each in its share of the width', () => {
+    const rests = [1, 2].map(() => ({ length: 96, item: '2x2' }));
+    const words = plain(html(createElement(RipBar, { line: { ...line({ rests }), kind: 'rip', item: '2x4' } })));
+    expect(words.match(/2×2/g)).toHaveLength(2);
+    expect(
+      plain(html(createElement(RipBar, { line: { ...line({ rests }), kind: 'rip', item: 'ply-1/2' } }))),
+    ).not.toMatch(/2×2/);
+  });
+});
+
+describe('a roll that is drawn', () => {
+  it('is shown as far as it is cut, and names only strips that have room for it', () => {
+    const pieces = [
+      piece(72, 'M1', { x: 0, y: 0, width: 30 }),
+      piece(14.5, 'M3', { x: 0, y: 30, width: 3 }),
+      piece(48, 'M2', { x: 72, y: 0, width: 30 }),
+    ];
+    const roll = { ...line({ pieces }), kind: 'roll' as const, item: 'hardware-cloth', length: 600, width: 36 };
+    const markup = html(createElement(SheetMap, { line: roll }));
+    // 120 in are cut, and 18 more are drawn.
+    expect(markup).toContain('viewBox="-1 -1 140 38"');
+    expect(plain(markup)).toContain('1040 M1');
+    expect(plain(markup)).not.toContain('M3');
+    expect(markup).toContain('data-piece="1040 M3"');
+  });
 });
 
 describe('a stick that is drawn', () => {

@@ -17,7 +17,7 @@ import { Len, Soft } from '../../parts/Text.tsx';
 import { BigButton } from '../bench/BigButton.tsx';
 import { HoldButton } from '../bench/HoldButton.tsx';
 import { feetOf, sizeOf } from '../rack/sizes.ts';
-import { nameOf, SheetMap, StickBar } from '../rack/StickBar.tsx';
+import { nameOf, RipBar, SheetMap, StickBar } from '../rack/StickBar.tsx';
 import { goesTo, isStick, nextStack, stopsOf, stripsOf } from './stacks.ts';
 
 /** The stops of a stack: where the stop stands now, and where it goes next. */
@@ -210,7 +210,9 @@ export const SawBatch = () => {
             {first.kind === 'rip' && <Rip line={first} />}
             <Box mt={5} display="grid" gap={3}>
               {lines.map((l) =>
-                l.kind === 'rip' ? null : l.kind === 'stick' ? (
+                l.kind === 'rip' ? (
+                  <RipBar key={l.id} line={l} />
+                ) : l.kind === 'stick' ? (
                   <StickBar
                     key={l.id}
                     line={l}
