@@ -1,4 +1,4 @@
-import { WALK_AROUND } from '../schedule/index.ts';
+import { fitsBay } from '../schedule/index.ts';
 import { canDoIn, makeClock, SLOT, worksIn } from './clock.ts';
 import type { Clock } from './clock.ts';
 import type { Fixed, Operation, Place, Planned, Shop, ShopOrder } from './types.ts';
@@ -67,12 +67,8 @@ const ANYWHERE = new Set(['site', 'road']);
 /** What a unit stands in, coats that dry included, until the last of it is done there. */
 export const BAY = 'bay';
 
-const fits = (place: Place, order: ShopOrder | undefined): boolean => {
-  if (!place.holds || !order?.size) return true;
-  const [long, wide] = [...place.holds.slice(0, 2)].sort((a, b) => b - a) as [number, number];
-  const [l, w] = [...order.size.slice(0, 2)].sort((a, b) => b - a) as [number, number];
-  return l + 2 * WALK_AROUND <= long && w + 2 * WALK_AROUND <= wide && order.size[2] <= place.holds[2];
-};
+const fits = (place: Place, order: ShopOrder | undefined): boolean =>
+  fitsBay(place, { station: BAY, ...(order?.size ? { size: order.size } : {}) });
 
 /** What of a shop does not change while plans are looked for, and what is taken of it. */
 export class Board {

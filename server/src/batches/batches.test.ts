@@ -2,6 +2,7 @@ import { judgeLedger } from '../testing/judgeLedger.ts';
 import { openTestApp } from '../testing/testApp.ts';
 import type { Agent, TestApp } from '../testing/testApp.ts';
 import type { RackLine } from '../rack/rack.answers.ts';
+import { readServed } from './gather.ts';
 import type { Batch, BatchLine, ToCut, WaitLine } from './batches.answers.ts';
 
 let app: TestApp;
@@ -65,6 +66,17 @@ describe('a batch of three orders', () => {
       .select('item')) as { item: string }[];
     expect(refs.length + (batch.figures?.waiting ?? 0)).toBeLessThanOrEqual(open.length);
     expect(refs.length).toBeGreaterThan(100);
+  });
+
+  it('has wood for what it takes from the rack, rips from it or cuts out of a part, and for nothing else', async () => {
+    const served = await readServed(app.db);
+    const ripsThere = batch.list.every((l) => l.kind !== 'rip' || l.stock !== null);
+    for (const l of batch.list.filter((x) => x.kind !== 'rip' && x.kind !== 'roll')) {
+      const has = l.stock !== null || l.dropOf !== null || (l.ripped && ripsThere);
+      for (const x of l.pieces.flatMap((p) => p.parts))
+        expect([x.part, served.has(`${x.order}/${x.part}`)]).toEqual([x.part, has]);
+    }
+    expect(batch.list.some((l) => l.ripped) && batch.list.some((l) => l.dropOf !== null)).toBe(true);
   });
 
   it('speaks for no more of the rack than there is, and only for what it cuts', async () => {

@@ -5,7 +5,7 @@ import type { Db } from '../database/connect.ts';
 import { readPlanText } from '../bench/workPlans.ts';
 import { reservedByLine } from '../rack/ledger.ts';
 import type { Caller, Pool } from '../work/pool.ts';
-import type { BatchPiece } from './batches.answers.ts';
+import type { BatchPiece, BatchRest } from './batches.answers.ts';
 import type { unitsOfBatch } from './readBatch.ts';
 
 /** A part named by its order and its place in the order's plan. */
@@ -47,9 +47,36 @@ export const readServed = async (db: Db): Promise<Set<string>> => {
     .join('batches', 'batches.id', 'batch_lines.batch_id')
     .whereIn('batches.state', ['planned', 'cutting'])
     .where('batch_lines.state', 'open')
-    .whereNotNull('batch_lines.stock_id')
-    .select('batch_lines.pieces')) as { pieces: unknown }[];
-  return new Set(rows.flatMap((r) => readJson<BatchPiece[]>(r.pieces).flatMap((p) => p.parts.map(refOf))));
+    .select(
+      'batch_lines.batch_id as batch',
+      'batch_lines.kind',
+      'batch_lines.item',
+      'batch_lines.stock_id as stock',
+      'batch_lines.ripped',
+      'batch_lines.drop_of as dropOf',
+      'batch_lines.pieces',
+      'batch_lines.rests',
+    )) as {
+    batch: number;
+    kind: string;
+    item: string;
+    stock: number | null;
+    ripped: number;
+    dropOf: string | null;
+    pieces: unknown;
+    rests: unknown;
+  }[];
+  // What is ripped is there once the stick that it is ripped from is; what is cut out of a part comes with that.
+  const bought = new Set(
+    rows
+      .filter((r) => r.kind === 'rip' && r.stock === null)
+      .map((r) => `${r.batch} ${readJson<BatchRest[]>(r.rests)[0]?.item ?? ''}`),
+  );
+  return new Set(
+    rows
+      .filter((r) => r.stock !== null || r.dropOf !== null || (r.ripped && !bought.has(`${r.batch} ${r.item}`)))
+      .flatMap((r) => readJson<BatchPiece[]>(r.pieces).flatMap((p) => p.parts.map(refOf))),
+  );
 };
 
 /** What a batch is planned from. */

@@ -9,6 +9,7 @@ import { QuietButton } from '../../parts/Button.tsx';
 import { Field, Input, LengthInput, Select } from '../../parts/Fields.tsx';
 import { FormSheet, Labelled } from '../../parts/FormSheet.tsx';
 import { Soft } from '../../parts/Text.tsx';
+import { SupplierField } from './SupplierField.tsx';
 import { centsOf, printSize } from './sizes.ts';
 
 /** Woods with their specific gravities. Source: FPL Wood Handbook (from memory). */
@@ -139,18 +140,7 @@ export const ItemSheet = ({
         </Field>
       )}
       <Box display="grid" gridTemplateColumns="2fr 1fr 1fr" gap={3}>
-        <Field label="Bought from">
-          {(id) => (
-            <Select id={id} value={supplierId} onChange={(e) => setSupplier(e.target.value)}>
-              <option value="">nobody yet</option>
-              {suppliers.map((s) => (
-                <option key={s.id} value={s.id}>
-                  {s.name}
-                </option>
-              ))}
-            </Select>
-          )}
-        </Field>
+        <SupplierField suppliers={suppliers} value={supplierId} onChange={setSupplier} />
         <Field label="Days, if other">
           {(id) => (
             <Input

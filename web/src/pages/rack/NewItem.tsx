@@ -2,8 +2,9 @@ import { useState } from 'react';
 import { LONGEST_NAME } from '@rubbet/core/stock';
 import { api } from '../../data/api.ts';
 import type { ItemLine, Supplier } from '../../data/types.ts';
-import { Field, Input, Select } from '../../parts/Fields.tsx';
+import { Field, Input } from '../../parts/Fields.tsx';
 import { FormSheet } from '../../parts/FormSheet.tsx';
+import { SupplierField } from './SupplierField.tsx';
 import { centsOf } from './sizes.ts';
 
 /** Something that the trade's list has not: glue, blades, labels. It is counted, bought and kept like a fastener. */
@@ -58,18 +59,7 @@ export const NewItem = ({
       <Field label="Bought in packs of">
         {(id) => <Input id={id} inputMode="numeric" value={pack} onChange={whole(setPack)} />}
       </Field>
-      <Field label="Bought from">
-        {(id) => (
-          <Select id={id} value={supplierId} onChange={(e) => setSupplier(e.target.value)}>
-            <option value="">nobody yet</option>
-            {suppliers.map((s) => (
-              <option key={s.id} value={s.id}>
-                {s.name}
-              </option>
-            ))}
-          </Select>
-        )}
-      </Field>
+      <SupplierField suppliers={suppliers} value={supplierId} onChange={setSupplier} />
       <Field label="Keep at least">
         {(id) => <Input id={id} inputMode="numeric" value={least} onChange={whole(setLeast)} />}
       </Field>
