@@ -1,4 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
+import { readFileSync } from 'node:fs';
+import { Ajv } from 'ajv';
 import fc from 'fast-check';
 import { DemandError } from '../cut/index.ts';
 import { addDays } from '../schedule/index.ts';
@@ -328,6 +330,20 @@ describe('reading a shop', () => {
     const written = writePlan(read, plan(read));
     // To the next quarter of an hour.
     expect(written.plan[0]).toMatchObject({ start: '2026-03-03T09:15', end: '2026-03-03T13:15', place: 'bay' });
+  });
+  it('is what docs/formats.md shows and docs/shop.schema.json allows', () => {
+    const read = (name: string): string => readFileSync(new URL(`../../../docs/${name}`, import.meta.url), 'utf8');
+    const doc = read('formats.md');
+    const from = doc.indexOf('{', doc.indexOf('rubbet schedule SHOP'));
+    const shown = JSON.parse(doc.slice(from, doc.indexOf('"effort": 5}', from) + '"effort": 5}'.length)) as object;
+    const allows = new Ajv().compile(JSON.parse(read('shop.schema.json')) as object);
+    expect(allows(shown)).toBe(true);
+    expect(allows(text)).toBe(true);
+    expect(allows({ ...shown, crews: [] })).toBe(false);
+    expect(allows({ ...shown, hours: ['eight', '16:00'] })).toBe(false);
+    const { shop: known } = readShop(shown);
+    // What the example pins is where it is pinned; on the wet day nothing is said of it.
+    expect(at(plan(known).plan, '1001/frame')).toBe('2026-03-05T08:00');
   });
   it.each([
     [{ ...text, first: '2026-02-30' }, /first is "2026-02-30"; it must be a day/],

@@ -48,6 +48,14 @@ describe('what is cut out of sheets', () => {
     expect(plan.sheets.filter((s) => s.dropOf)).toHaveLength(1);
     expect(plan.sheets.flatMap((s) => s.pieces.map((p) => p.part.part)).sort()).toEqual(['7-SD2', '8-D1', '9-D1']);
   });
+  it('is used where its part is cut already', () => {
+    const door = part(7, 'D1', 45.75, 30.75);
+    const plan = planSawSheets([door], yard, rules, [wall]);
+    expect(plan.cost).toBe(0);
+    expect(plan.sheets).toMatchObject([{ dropOf: { mark: 'SD2' }, stock: null }]);
+    // Nothing is wanted of it: it is nobody's rest twice.
+    expect(planSawSheets([], yard, rules, [wall]).sheets).toEqual([]);
+  });
   it('comes after the sheet that it is cut out of, and what is cut out of it after that', () => {
     const panel = part(8, 'P1', 44, 28, [{ length: 30, width: 20 }]);
     const hatch = part(8, 'H1', 29, 19);

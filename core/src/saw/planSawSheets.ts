@@ -113,17 +113,21 @@ const dropsByKind = (
   return out;
 };
 
-/** Plans the sheets of a batch from the rack and what can be bought, equal sheets together. */
+/**
+ * Plans the sheets of a batch from the rack and what can be bought, equal sheets together.
+ * @param cut parts that are cut already, with what was cut out of them and still lies there
+ */
 export const planSawSheets = (
   parts: readonly SawSheetPart[],
   sources: readonly SheetSource[],
   rules: { readonly kerf: number; readonly saw: SheetSaw },
+  cut: readonly SawSheetPart[] = [],
 ): SawSheets => {
   const sizeOf = (p: SawSheetPart): string => `${p.item}|${p.length}|${p.width}`;
   const queue = new Map<string, SawSheetPart[]>();
   for (const p of [...parts].sort((a, b) => a.order - b.order || a.panel.localeCompare(b.panel)))
     queue.set(sizeOf(p), [...(queue.get(sizeOf(p)) ?? []), p]);
-  const open = dropsByKind(parts);
+  const open = dropsByKind([...parts, ...cut]);
   const all: SheetSource[] = [
     ...[...open.values()].map(({ kind, from }) => ({ ...kind, quantity: from.length })),
     ...sources,

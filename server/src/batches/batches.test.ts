@@ -258,6 +258,25 @@ describe('what is cut out of a wall', () => {
   });
 });
 
+describe('what was cut out of a part that is cut', () => {
+  it('is cut up as planned when the rest is planned anew', async () => {
+    batch = await show(batch.id);
+    const drop = openOf(batch).find((l) => l.dropOf !== null) as BatchLine;
+    const parent = openOf(batch).find((l) =>
+      l.pieces.some((p) => p.parts.some((x) => `${x.order} ${x.mark}` === drop.dropOf)),
+    ) as BatchLine;
+    const body = { lines: [{ id: parent.id, version: parent.version }] };
+    batch = (await shop.post(`/api/batches/${batch.id}/cuts`).send(body).expect(200)).body as Batch;
+    const anew = { version: batch.version };
+    batch = (await shop.post(`/api/batches/${batch.id}/plan`).send(anew).expect(200)).body as Batch;
+    const again = openOf(batch).find((l) => l.dropOf === drop.dropOf);
+    expect(again?.pieces.flatMap((p) => p.parts.map((x) => x.part))).toEqual(
+      drop.pieces.flatMap((p) => p.parts.map((x) => x.part)),
+    );
+    await judgeLedger(app.db);
+  });
+});
+
 describe('a roll of mesh that is cut', () => {
   it('gives strips to several orders, and its end goes back to the rack for the next batch', async () => {
     batch = await show(batch.id);

@@ -79,6 +79,29 @@ export const readServed = async (db: Db): Promise<Set<string>> => {
   );
 };
 
+interface LineRow {
+  readonly item: string;
+  readonly length: number;
+  readonly width: number | null;
+  readonly pieces: unknown;
+  readonly state: string;
+  readonly dropOf: string | null;
+}
+
+/** What was cut out of parts that are cut, and is not cut up yet. */
+const findLoose = (lines: readonly LineRow[]): SawSheetPart[] => {
+  const cut = lines
+    .filter((l) => l.state === 'cut')
+    .flatMap((l) => readJson<BatchPiece[]>(l.pieces).flatMap((p) => p.parts));
+  return lines
+    .filter((l) => l.state === 'open' && l.dropOf !== null)
+    .flatMap((l) => {
+      const of = cut.find((p) => `${p.order} ${p.mark}` === l.dropOf);
+      const drops = [{ length: l.length, width: l.width ?? 0 }];
+      return of ? [{ ...of, item: l.item, width: of.width ?? 0, drops }] : [];
+    });
+};
+
 /** What a batch is planned from. */
 export interface Gathered {
   readonly version: number;
@@ -86,6 +109,8 @@ export interface Gathered {
   readonly sticks: readonly SawPart[];
   readonly sheets: readonly SawSheetPart[];
   readonly faces: readonly SawFace[];
+  /** Parts that are cut, with what of their drops something is still to be cut from. */
+  readonly cut: readonly SawSheetPart[];
   readonly waiting: number;
 }
 
@@ -106,10 +131,9 @@ export const gather = async (
   caller: Caller,
 ): Promise<Gathered> => {
   const taken = await readTaken(db, batch.id);
-  const lines = (await db('batch_lines').where({ batch_id: batch.id }).select('pieces', 'state')) as {
-    pieces: unknown;
-    state: string;
-  }[];
+  const lines = (await db('batch_lines')
+    .where({ batch_id: batch.id })
+    .select('item', 'length', 'width', 'pieces', 'state', 'drop_of as dropOf')) as LineRow[];
   const begun = lines.some((l) => l.state === 'cut');
   const mine = new Set(lines.flatMap((l) => readJson<BatchPiece[]>(l.pieces).flatMap((p) => p.parts.map(refOf))));
   const sticks: SawPart[] = [];
@@ -143,5 +167,13 @@ export const gather = async (
     faces.push(...found.faces);
     waiting += found.waiting;
   }
-  return { version: batch.version, rack: await readFreeRack(db, batch.id), sticks, sheets, faces, waiting };
+  return {
+    version: batch.version,
+    rack: await readFreeRack(db, batch.id),
+    sticks,
+    sheets,
+    faces,
+    cut: findLoose(lines),
+    waiting,
+  };
 };

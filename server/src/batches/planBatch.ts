@@ -64,7 +64,7 @@ export class BatchPlanner {
     say?.(lumber.length / (lumber.length + 1), 'Laying out the sheets');
     const sheets = await this.pool.run(
       'planSawSheets',
-      { parts: from.sheets, rack: from.rack, rules: saw, items },
+      { parts: from.sheets, cut: from.cut, rack: from.rack, rules: saw, items },
       options,
     );
     signal?.throwIfAborted();

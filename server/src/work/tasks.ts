@@ -411,15 +411,18 @@ export const TASKS = {
   }) => withItems(items, () => planSaw(ripTogether(parts, rules.kerf), findStickSources(rack, rules), rules, effort)),
   planSawSheets: ({
     parts,
+    cut = [],
     rack,
     rules,
     items,
   }: {
     readonly parts: readonly SawSheetPart[];
+    readonly cut?: readonly SawSheetPart[];
     readonly rack: readonly RackStock[];
     readonly rules: SawRules;
     readonly items: ItemChanges;
-  }) => withItems(items, () => planSawSheets(parts, findSheetSources(rack), { kerf: rules.kerf, saw: rules.sheets })),
+  }) =>
+    withItems(items, () => planSawSheets(parts, findSheetSources(rack), { kerf: rules.kerf, saw: rules.sheets }, cut)),
   /** What the sticks cost where each order is cut by itself, all of it bought. */
   sawApart: ({
     parts,
