@@ -1442,7 +1442,7 @@ export interface components {
      * @description Where work is done, whichever station of the shop does it.
      * @enum {string}
      */
-    readonly Place: import('@rubbet/core/steps').Place;
+    readonly Place: 'shop' | 'load' | 'road' | 'site';
     /** @description Where a block stood before a move, and the version that it has after it: enough to put it back if nobody touched it since. */
     readonly Placed: {
       readonly task: string;
