@@ -1,3 +1,7 @@
+import type { ArgumentsHost } from '@nestjs/common';
+import { DemandError } from '@rubbet/core/cut';
+import { parseSpec } from '@rubbet/core/model';
+import { ProblemFilter } from './problem.filter.ts';
 import { checkBody } from './readable.ts';
 import { isDay } from './inputs.ts';
 import { Turns } from './turns.ts';
@@ -62,5 +66,37 @@ describe('turns', () => {
     expect(order).toEqual(Array.from({ length: 12 }, (_, i) => `a${i}`));
     // Once all is done, the line is as new.
     expect(turns.take('a', 12)).toBeDefined();
+  });
+});
+
+describe('what a reader refuses', () => {
+  /** What is answered to an error. */
+  const told = (error: unknown): { readonly status: number; readonly message: string } => {
+    let answer = { status: 0, message: '' };
+    const response = {
+      headersSent: false,
+      status: () => response,
+      json: (body: typeof answer) => void (answer = body),
+    };
+    const http = { getResponse: () => response, getRequest: () => ({ user: { role: 'office' } }) };
+    new ProblemFilter().catch(error, { switchToHttp: () => http } as unknown as ArgumentsHost);
+    return answer;
+  };
+  const thrown = (work: () => unknown): unknown => {
+    try {
+      return work();
+    } catch (error) {
+      return error;
+    }
+  };
+  it('is told as a sentence, the name of what was read behind it', () => {
+    const spec = { family: 'house-with-run', fittings: Array.from({ length: 60 }, () => ({})) };
+    expect(told(thrown(() => parseSpec(spec)))).toMatchObject({
+      status: 400,
+      message: 'Not taken: fittings: 60 fittings are set; a unit takes at most 40.',
+    });
+    expect(told(new DemandError('stock[0] must be an object.')).message).toBe('Not taken: stock[0] must be an object.');
+    // What is a sentence stays one.
+    expect(told(thrown(() => parseSpec(7))).message).toMatch(/^A spec is an object/);
   });
 });

@@ -76,16 +76,19 @@ const ofHttp = (error: HttpException): Problem => {
   return { status, code: CODES[status] ?? 'failed', message: SENTENCES[status] ?? text };
 };
 
+/** What a reader says begins with the name of what it read: people are told a sentence. */
+const asSentence = (text: string): string => (/^[a-z]/.test(text) ? `Not taken: ${text}` : text);
+
 const problemOf = (error: unknown): Problem => {
   if (error instanceof SpecError)
-    return { status: 400, code: 'spec', message: error.message, faults: error.faults.slice(0, 50) };
+    return { status: 400, code: 'spec', message: asSentence(error.message), faults: error.faults.slice(0, 50) };
   if (
     error instanceof SurveyError ||
     error instanceof DemandError ||
     error instanceof RuleError ||
     error instanceof ModelFileError
   )
-    return { status: 400, code: 'invalid', message: error.message };
+    return { status: 400, code: 'invalid', message: asSentence(error.message) };
   if (error instanceof WorkPlanError) return { status: 409, code: 'newer-plan', message: error.message };
   if (error instanceof HttpException) return ofHttp(error);
   if (isAway(error))
