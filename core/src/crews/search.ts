@@ -119,7 +119,11 @@ export const planCrews = (
   const free = shop.orders.map((o) => o.id).filter((id) => !pinned.has(id));
   const began = Date.now();
   const done = (round: number): number =>
-    'seconds' in search ? (Date.now() - began) / (1000 * search.seconds) : round / search.rounds;
+    'seconds' in search
+      ? (Date.now() - began) / Math.max(1, 1000 * search.seconds)
+      : round < search.rounds
+        ? round / search.rounds
+        : 1;
   const startOf = (id: string): number => draft.standings.get(id)?.from ?? board.clock.count;
   for (let round = 0; free.length > 0 && best > bound; round++) {
     const part = done(round);

@@ -78,7 +78,7 @@ describe('what a reader refuses', () => {
       status: () => response,
       json: (body: typeof answer) => void (answer = body),
     };
-    const http = { getResponse: () => response, getRequest: () => ({ user: { role: 'office' } }) };
+    const http = { getResponse: () => response, getRequest: () => ({ user: { roles: ['office'] } }) };
     new ProblemFilter().catch(error, { switchToHttp: () => http } as unknown as ArgumentsHost);
     return answer;
   };

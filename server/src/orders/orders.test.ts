@@ -92,7 +92,7 @@ describe('an order is written', () => {
     expect(bad.body).toMatchObject({
       status: 400,
       code: 'spec',
-      message: 'length (Floor, long side): 10 is out of range; it takes 36" to 144".',
+      message: 'Not taken: length (Floor, long side): 10 is out of range; it takes 36" to 144".',
     });
     expect((await app.order(id)).revisions).toHaveLength(0);
     const good = await post('/revisions', { spec: LONG });

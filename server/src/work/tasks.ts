@@ -16,22 +16,8 @@ import {
 } from '@rubbet/core/order';
 import type { Business, BusinessRules, OrderComputation, OrderInput, WorkPlan } from '@rubbet/core/order';
 import { moveBlock, planSchedule } from '@rubbet/core/schedule';
-import {
-  findRollSources,
-  findSheetSources,
-  findStickSources,
-  planSaw,
-  planSawRolls,
-  planSawSheets,
-  ripTogether,
-} from '@rubbet/core/saw';
-import type { RackStock, SawFace, SawPart, SawRules, SawSheetPart } from '@rubbet/core/saw';
-import { planSticks } from '@rubbet/core/cut';
-import type { RackLine } from '../rack/rack.answers.ts';
-import { findItem, itemsOf, withItems } from '@rubbet/core/stock';
-import type { ItemChanges } from '@rubbet/core/stock';
-import { hasCut, repeatParts } from '@rubbet/core/unit';
 import { planMesh, replanSticks } from '@rubbet/core/takeoff';
+import { hasCut, repeatParts } from '@rubbet/core/unit';
 import type { Batch } from '../batches/batches.answers.ts';
 import { batchPdf } from '../batches/batchPaper.ts';
 import { listFaces } from '../batches/listFaces.ts';
@@ -42,8 +28,11 @@ import { LABEL_SHEETS, labelled, labelsDocument, stickersDocument } from '../doc
 import { printPlain } from '../documents/print.ts';
 import { siteSheetPdf } from '../documents/siteSheetPdf.ts';
 import { workOrderPdf } from '../documents/workOrderPdf.ts';
+import type { RackLine } from '../rack/rack.answers.ts';
+import { stickersOf } from '../rack/stickersOf.ts';
 import type { LoadOn } from '../road/road.answers.ts';
 import type { Order } from '../orders/orders.answers.ts';
+import { SAW_TASKS } from './sawTasks.ts';
 
 /** What an order's figures follow from. */
 export interface ToCompute {
@@ -87,13 +76,6 @@ export interface PaperFor {
 const paperOf = ({ units, business }: PaperFor) => ({ show: makeShow(units, business.currency), business });
 
 /** What takes a while: each a plain function of plain data, so that any thread can do it. */
-/** The size of a line of the rack; of a whole sheet its item's. Inches. */
-const sizesOf = ({ item, length, width }: RackLine): number[] => {
-  const found = findItem(item);
-  const whole = found.kind === 'sheet' && length === null ? [found.length, found.width] : [length, width];
-  return whole.flatMap((x) => (x === null ? [] : [x]));
-};
-
 export const TASKS = {
   /** Price, findings, what to buy, operations: everything of a computation but the build. */
   figures: (of: ToCompute) => {
@@ -275,14 +257,10 @@ export const TASKS = {
     readonly paper: PaperFor;
   }) => {
     const { show, business } = paperOf(paper);
-    const stickers = lines.map((l) => ({
-      mark: l.mark || l.place || '–',
-      corner: l.mark ? l.place : '',
-      size: sizesOf(l).map(show.length).join(' × ') || 'each',
-      note: findItem(l.item).name,
-      address: `${origin}/rack/count?line=${l.id}`,
-    }));
-    return printPlain('Labels of the rack', stickersDocument(stickers, LABEL_SHEETS[business.paper]));
+    return printPlain(
+      'Labels of the rack',
+      stickersDocument(stickersOf(lines, origin, show), LABEL_SHEETS[business.paper]),
+    );
   },
   batchPdf: ({ batch, paper }: { readonly batch: Batch; readonly paper: PaperFor }) => batchPdf(batch, paperOf(paper)),
   siteSheetPdf: ({
@@ -337,52 +315,6 @@ export const TASKS = {
       faces: listFaces(order, of, new Set(open.map((o) => o.part))),
     };
   },
-  /** Roofing sheets for slopes of many orders, from common sheets. */
-  metalFor: ({
-    roofing,
-    items,
-  }: {
-    readonly roofing: readonly { readonly item: string; readonly length: number }[];
-    readonly items: ItemChanges;
-  }) =>
-    withItems(items, () => {
-      const { sticks } = planSticks(
-        {
-          kerf: 0,
-          endTrim: 0,
-          stock: itemsOf('roofing').flatMap((r) => r.lengths.map((l) => ({ item: r.key, ...l, quantity: null }))),
-          pieces: roofing.map((p, i) => ({ id: String(i), ...p, quantity: 1 })),
-        },
-        'quick',
-      );
-      return sticks.map(({ item, length }) => ({ item, length }));
-    }),
-  /** The mesh of a batch from common rolls, the rack's first; and what the rolls cost where each order has its own, all bought. */
-  planSawRolls: ({
-    faces,
-    rack,
-    items,
-    effort,
-  }: {
-    readonly faces: readonly SawFace[];
-    readonly rack: readonly RackStock[];
-    readonly items: ItemChanges;
-    readonly effort: 'quick' | 'full';
-  }) =>
-    withItems(items, () => {
-      const orders = [...new Set(faces.map((f) => f.order))];
-      const apart = orders.map((order) =>
-        planSawRolls(
-          faces.filter((f) => f.order === order),
-          findRollSources([]),
-          'quick',
-        ),
-      );
-      return {
-        ...planSawRolls(faces, findRollSources(rack), effort),
-        apart: apart.reduce((n, p) => n + p.cost, 0),
-      };
-    }),
   /** What an order still takes, for buying. */
   toBuy: ({
     order,
@@ -395,60 +327,7 @@ export const TASKS = {
     readonly source: Source;
     readonly cut: readonly string[];
   }) => listToBuy(order, madeFrom(source), quantity, cut),
-  /** The sticks of one item from the rack and the yard, in the order of the saw. */
-  planSaw: ({
-    parts,
-    rack,
-    rules,
-    items,
-    effort,
-  }: {
-    readonly parts: readonly SawPart[];
-    readonly rack: readonly RackStock[];
-    readonly rules: SawRules;
-    readonly items: ItemChanges;
-    readonly effort: 'quick' | 'full' | number;
-  }) => withItems(items, () => planSaw(ripTogether(parts, rules.kerf), findStickSources(rack, rules), rules, effort)),
-  planSawSheets: ({
-    parts,
-    cut = [],
-    rack,
-    rules,
-    items,
-  }: {
-    readonly parts: readonly SawSheetPart[];
-    readonly cut?: readonly SawSheetPart[];
-    readonly rack: readonly RackStock[];
-    readonly rules: SawRules;
-    readonly items: ItemChanges;
-  }) =>
-    withItems(items, () => planSawSheets(parts, findSheetSources(rack), { kerf: rules.kerf, saw: rules.sheets }, cut)),
-  /** What the sticks cost where each order is cut by itself, all of it bought. */
-  sawApart: ({
-    parts,
-    rules,
-    items,
-  }: {
-    readonly parts: readonly SawPart[];
-    readonly rules: SawRules;
-    readonly items: ItemChanges;
-  }) =>
-    withItems(items, () =>
-      [...new Set(parts.map((p) => p.order))].reduce(
-        (sum, order) =>
-          sum +
-          planSaw(
-            ripTogether(
-              parts.filter((p) => p.order === order),
-              rules.kerf,
-            ),
-            findStickSources([], rules),
-            rules,
-            'quick',
-          ).cost,
-        0,
-      ),
-    ),
+  ...SAW_TASKS,
 } as const;
 
 export type Tasks = typeof TASKS;
