@@ -170,8 +170,8 @@ describe('bad input at each station says what is wrong and changes nothing', () 
     await page.keyboard.press('Enter');
     await page.keyboard.press('ArrowDown');
     await page.waitForSelector('[data-said=refused]');
-    expect(await page.$eval('[data-said=refused]', (n) => n.textContent)).toMatch(/Bay 1 does not do saw work/);
-    expect((await world.api(page, '/board')).blocks).toEqual(before.blocks);
+    expect(await page.$eval('[data-said=refused]', (n) => n.textContent)).toMatch(/cut is no work for Bay 1/);
+    expect((await world.api(page, '/board')).operations).toEqual(before.operations);
   });
 
   it('Road: a day in the past and a time that is none', async () => {

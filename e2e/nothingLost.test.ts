@@ -284,8 +284,9 @@ describe('what takes something away asks first', () => {
     await page.waitForSelector(`[data-task="${task}"]`);
     await page.evaluate((t) => document.querySelector<HTMLElement>(`[data-task="${t}"]`)?.focus(), task);
     await page.keyboard.press('Enter');
-    const startOf = async (): Promise<number> =>
-      (await world.api(page, '/board')).blocks.find((b: { task: string }) => b.task === task)?.start as number;
+    const startOf = async (): Promise<string> =>
+      (await world.api(page, '/board')).operations.find((o: { id: string }) => o.id === task)?.visits[0]?.start
+        .day as string;
     for (let i = 0; i < 3; i++) {
       const at = await startOf();
       await page.keyboard.press('ArrowRight');
@@ -300,8 +301,8 @@ describe('what takes something away asks first', () => {
     await page.waitForSelector('[data-said=moved]');
     await press(page, 'Put it back');
     await page.waitForFunction(() => /stand where they stood|stands where it stood/.test(document.body.innerText));
-    const places = (b: { blocks: { task: string; row: string; start: number }[] }) =>
-      b.blocks.map((x) => `${x.task} ${x.row} ${x.start}`).sort();
+    const places = (b: { operations: { id: string; place: string | null; visits: unknown }[] }) =>
+      b.operations.map((x) => `${x.id} ${x.place} ${JSON.stringify(x.visits)}`).sort();
     expect(places(await world.api(page, '/board'))).toEqual(places(middle));
     expect(places(middle)).not.toEqual(places(before));
   });

@@ -123,8 +123,8 @@ describe('a business of one’s own', () => {
       await fill(page, label, value);
     await send(page, 'Add');
     await page.waitForSelector('[data-trailer=tilt-trailer]');
-    const { rows } = await api('/board');
-    expect(rows.map((r: { id: string }) => r.id)).toEqual(['long-bay', 'all-hands']);
+    const { places } = await api('/board');
+    expect(places.map((r: { id: string }) => r.id)).toEqual(['long-bay', 'all-hands']);
   });
 
   it('takes its first order to a printed work order with its own name on it', async () => {

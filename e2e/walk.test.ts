@@ -228,8 +228,7 @@ describe('one order through every station', () => {
     await noticed(page, 'done', /on the board/);
     const end = async (op: string): Promise<string> => {
       const board = await world.api(page, '/board');
-      const block = board.blocks.find((b: { task: string }) => b.task === `${id}/${op}`);
-      return board.calendar.days[Math.floor((block.end - 1) / board.calendar.minutes)] as string;
+      return board.operations.find((o: { id: string }) => o.id === `${id}/${op}`).visits.at(-1).end.day as string;
     };
     const [frame, load] = [await end('frame'), await end('load')];
     expect(load > frame).toBe(true);
@@ -238,20 +237,21 @@ describe('one order through every station', () => {
     // The mouse: three days on.
     const box = await tile?.boundingBox();
     const day = (await page.$eval('[data-row=bay-1]', (n) => n.clientWidth)) / 10;
-    await page.mouse.move((box?.x ?? 0) + 20, (box?.y ?? 0) + 20);
+    const [x, y] = [(box?.x ?? 0) + (box?.width ?? 0) / 2, (box?.y ?? 0) + (box?.height ?? 0) / 2];
+    await page.mouse.move(x, y);
     await page.mouse.down();
-    await page.mouse.move((box?.x ?? 0) + 60, (box?.y ?? 0) + 20, { steps: 4 });
-    await page.mouse.move((box?.x ?? 0) + 20 + day * 3, (box?.y ?? 0) + 20, { steps: 8 });
+    await page.mouse.move(x + 40, y, { steps: 4 });
+    await page.mouse.move(x + day * 3, y, { steps: 8 });
     await page.mouse.up();
     await page.waitForSelector('[data-said=moved]');
     const moved = await end('frame');
     expect(moved > frame).toBe(true);
     expect((await end('load')) > moved).toBe(true);
     const board = await world.api(page, '/board');
-    expect(board.clashes.filter((c: { kind: string }) => c.kind === 'order' || c.kind === 'overlap')).toEqual([]);
+    expect(board.faults.filter((f: { kind: string }) => f.kind !== 'past')).toEqual([]);
     // Late in the week three days on lie beyond the two that are shown.
     if ((await page.$(`[data-task="${id}/frame"]`)) === null) {
-      await press(page, 'Week on');
+      await page.click('[aria-label="Week on"]');
       await page.waitForSelector(`[data-task="${id}/frame"]`);
     }
     // By keyboard: before the cut it needs, which is refused in words.
@@ -264,7 +264,7 @@ describe('one order through every station', () => {
     // The last answer may still be on its way.
     await page.waitForSelector('[data-said=refused]', { timeout: 15_000 });
     expect(await page.$eval('[data-said=refused]', (n) => n.textContent)).toMatch(
-      /What it needs ends on|Two blocks|nobody works/i,
+      /starts before|time is over|Nobody works|still wet/,
     );
   });
 

@@ -6,10 +6,10 @@ import { planSticks } from '@rubbet/core/cut';
 import { drawBuild } from '@rubbet/core/draw';
 import { buildSpec, parseSpec } from '@rubbet/core/model';
 import { computeOrder } from '@rubbet/core/order';
-import { addDays, makeCalendar, moveBlock, planSchedule } from '@rubbet/core/schedule';
-import type { Row, Task } from '@rubbet/core/schedule';
+import { moveOperation, planCrews } from '@rubbet/core/crews';
 import { stickDemandOf, takeOff } from '@rubbet/core/takeoff';
-import { CREWS, MODELS, ORDERS } from '@rubbet/demo';
+import { MODELS, ORDERS } from '@rubbet/demo';
+import { makeShop } from './shops/makeShop.ts';
 
 /** Prints one figure as one JSON line: what was measured, its median, unit and budget. */
 const print = (
@@ -99,38 +99,29 @@ print('all demo orders together', performance.now() - from, 'ms', 5000, {
   gap: (batch.cost - batch.bound) / batch.cost,
 });
 
-const rows: Row[] = CREWS.map((c) => ({ id: c.id, name: c.name, stations: c.stations, people: c.people }));
-const calendar = makeCalendar('2026-03-02', 200);
-const operations = computeOrder({ spec: largest }, undefined, 'quick').operations;
-const tasks: Task[] = Array.from({ length: 60 }, (_, n) =>
-  operations.map((o): Task => ({
-    id: `${n}/${o.key}`,
-    order: String(n),
-    station: o.station,
-    minutes: o.minutes,
-    dry: o.dry,
-    needs: o.needs.map((x) => `${n}/${x}`),
-    due: addDays('2026-03-02', 10 + n),
-  })),
-).flat();
+const shop = makeShop(1, 60);
 print(
-  'schedule of sixty orders',
-  time(3, () => void planSchedule(tasks, rows, calendar)),
+  'plan of sixty orders, begun and looked for',
+  time(1, () => void planCrews(shop, { seconds: 4 })),
   'ms',
   5000,
-  { operations: tasks.length },
+  { operations: shop.operations.length },
 );
-const blocks = planSchedule(tasks, rows, calendar);
-const first = blocks.find((b) => b.task === `5/${operations[1]?.key ?? ''}`);
+const plan = planCrews(shop, { rounds: 0 }).plan;
+const told = {
+  ...shop,
+  published: plan.map(({ operation, start, place, people, trailer }) => ({
+    operation,
+    start,
+    people,
+    ...(place === null ? {} : { place }),
+    ...(trailer === null ? {} : { trailer }),
+  })),
+};
+const moved = plan[Math.floor(plan.length / 2)];
 print(
   'moving one block of sixty orders',
-  time(
-    3,
-    () =>
-      void (
-        first && moveBlock(tasks, rows, calendar, blocks, first.task, { row: first.row, start: first.start + 480 })
-      ),
-  ),
+  time(3, () => void (moved && moveOperation(told, { operation: moved.operation, start: moved.start + 1440 }))),
   'ms',
   500,
 );

@@ -1,6 +1,6 @@
 import { checkBuild, proveMends } from '@rubbet/core/check';
 import { operationsOf, planCrews, promiseDay, readShop, writePlan } from '@rubbet/core/crews';
-import { addDays } from '@rubbet/core/schedule';
+import { addDays } from '@rubbet/core/days';
 import { DemandError, planSheetDemand, planSticks, readDemand, readRack, readSheetDemand } from '@rubbet/core/cut';
 import { ItemError, readItemChanges, withItems } from '@rubbet/core/stock';
 import { outsideSize, planTogether } from '@rubbet/core/takeoff';

@@ -17,10 +17,26 @@ export const BUSINESS_OF_DEMO = {
   email: 'yard@withybend.example',
 } as const;
 
-/** Who builds and does not sign in. */
-export const BUILDERS = ['Ines Holloway', 'Corwin Dace', 'Petra Lunn', 'Abel Stroud', 'Jory Penn'] as const;
+/** Who works and does not sign in, with what they can do. */
+export const BUILDERS: readonly { readonly name: string; readonly skills: readonly Station[] }[] = [
+  { name: 'Ines Holloway', skills: ['bay', 'paint', 'site'] },
+  { name: 'Corwin Dace', skills: ['bay', 'paint', 'site'] },
+  { name: 'Petra Lunn', skills: ['bay', 'paint', 'saw'] },
+  { name: 'Abel Stroud', skills: ['bay', 'site'] },
+  { name: 'Jory Penn', skills: ['yard', 'road', 'site'] },
+];
 
-const bay = (n: number, length: number, width: number, height: number, members: readonly string[]) => ({
+/** What those who sign in can do, by their role. */
+export const SKILLS_OF: Readonly<Record<'office' | 'shop' | 'driver', readonly Station[]>> = {
+  office: [],
+  shop: ['saw', 'bay'],
+  driver: ['yard', 'road', 'site'],
+};
+
+/** Where the made-up county lies, about: degrees north and east of a time zone's middle. */
+export const NORTH = 41;
+
+const bay = (n: number, length: number, width: number, height: number) => ({
   id: `bay-${n}`,
   kind: 'bay' as const,
   name: `Bay ${n}`,
@@ -29,7 +45,7 @@ const bay = (n: number, length: number, width: number, height: number, members: 
   length,
   width,
   height,
-  members,
+  members: [] as readonly string[],
 });
 const crew = (id: string, name: string, stations: readonly Station[], people: number, members: readonly string[]) => ({
   id,
@@ -43,16 +59,29 @@ const crew = (id: string, name: string, stations: readonly Station[], people: nu
   members,
 });
 
-/** Rows of the board: a saw, four bays with their clear sizes in inches, two crews that go out. */
+/** The saw, two crews that build, four bays with their clear sizes in inches, and the crew that goes out. */
 export const CREWS = [
   crew('saw', 'Saw', ['saw'], 1, ['Tobin Askew']),
-  bay(1, 480, 240, 156, ['Ines Holloway', 'Corwin Dace']),
-  bay(2, 480, 240, 156, ['Petra Lunn', 'Abel Stroud']),
-  bay(3, 336, 216, 144, []),
-  bay(4, 336, 216, 144, []),
-  crew('yard', 'Yard crew', ['yard', 'site'], 2, ['Jory Penn']),
-  crew('road', 'Road crew', ['road'], 2, ['Ruta Malin']),
+  bay(1, 480, 240, 156),
+  bay(2, 480, 240, 156),
+  bay(3, 336, 216, 144),
+  bay(4, 336, 216, 144),
+  crew('hazel', 'Hazel crew', ['bay', 'paint'], 2, ['Ines Holloway', 'Corwin Dace']),
+  crew('alder', 'Alder crew', ['bay', 'paint'], 2, ['Petra Lunn', 'Abel Stroud']),
+  crew('road', 'Road crew', ['yard', 'road', 'site'], 2, ['Ruta Malin', 'Jory Penn']),
 ] as const;
+
+/** Days that somebody is away, counted from today. */
+export const AWAY: readonly {
+  readonly name: string;
+  readonly from: number;
+  readonly days: number;
+  readonly part?: 'morning' | 'afternoon';
+  readonly note: string;
+}[] = [
+  { name: 'Petra Lunn', from: 9, days: 5, note: 'holiday' },
+  { name: 'Jory Penn', from: 4, days: 1, part: 'afternoon', note: 'dentist' },
+];
 
 /** What pulls the trailers: pounds that they tow, and that their hitches bear. */
 export const VEHICLES = [
@@ -82,11 +111,3 @@ export const TRAILERS = [
     tilt: false,
   },
 ] as const;
-
-/** Weather words for the days ahead, as a forecast feed would give them, from a seed. */
-export const weatherFor = (day: string): string => {
-  let h = 2166136261;
-  for (const c of day) h = Math.imul(h ^ c.charCodeAt(0), 16777619);
-  const n = (h >>> 0) % 100;
-  return n < 52 ? 'dry' : n < 68 ? 'cloud' : n < 82 ? `wind ${18 + (n % 14)}` : `rain ${50 + (n % 5) * 10} %`;
-};

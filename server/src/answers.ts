@@ -1,6 +1,7 @@
 /** Shapes of every answer, for the published document and the web's types. */
 export type { ModelFile } from '@rubbet/core/formats';
 export type { Spec } from '@rubbet/core/model';
+export type * from './absences/absences.answers.ts';
 export type * from './auth/auth.answers.ts';
 export type * from './batches/batches.answers.ts';
 export type * from './bench/bench.answers.ts';
@@ -12,6 +13,7 @@ export type * from './costing/costing.answers.ts';
 export type * from './crews/crews.answers.ts';
 export type * from './customers/customers.answers.ts';
 export type { EarningsMonth } from './export/earnings.ts';
+export type * from './feeds/feeds.answers.ts';
 export type * from './fleet/fleet.answers.ts';
 export type * from './health/health.answers.ts';
 export type * from './items/items.answers.ts';

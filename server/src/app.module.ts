@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common';
 import { APP_FILTER, APP_GUARD, APP_INTERCEPTOR } from '@nestjs/core';
+import { AbsencesModule } from './absences/absences.module.ts';
 import { AuthModule } from './auth/auth.module.ts';
 import { BatchesModule } from './batches/batches.module.ts';
 import { BenchModule } from './bench/bench.module.ts';
@@ -17,6 +18,7 @@ import { CrewsModule } from './crews/crews.module.ts';
 import { CustomersModule } from './customers/customers.module.ts';
 import { DatabaseModule } from './database/database.module.ts';
 import { DocumentsModule } from './documents/documents.module.ts';
+import { FeedsModule } from './feeds/feeds.module.ts';
 import { FleetModule } from './fleet/fleet.module.ts';
 import { HealthModule } from './health/health.module.ts';
 import { ItemsModule } from './items/items.module.ts';
@@ -48,6 +50,8 @@ import { VisitModule } from './visit/visit.module.ts';
     OrdersModule,
     BenchModule,
     BoardModule,
+    AbsencesModule,
+    FeedsModule,
     RoadModule,
     ModelsModule,
     RackModule,

@@ -1,5 +1,5 @@
 import { randomOf } from '@rubbet/core/cut';
-import { addDays } from '@rubbet/core/schedule';
+import { addDays } from '@rubbet/core/days';
 import type { DayWeather, Operation, Shop, ShopOrder } from '@rubbet/core/crews';
 
 const FIRST = '2026-03-02';

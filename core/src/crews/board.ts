@@ -1,47 +1,10 @@
-import { fitsBay } from '../schedule/index.ts';
-import { canDoIn, makeClock, SLOT, worksIn } from './clock.ts';
+import { fitsBay } from './fitsBay.ts';
+import { canDoIn, DAY, dayMinute, makeClock, SLOT, worksIn } from './clock.ts';
 import type { Clock } from './clock.ts';
+import { Free } from './free.ts';
+import { findAble, pickTeam } from './team.ts';
+import type { Able } from './team.ts';
 import type { Fixed, Operation, Place, Planned, Shop, ShopOrder } from './types.ts';
-
-/** Free slots of somebody or something: for each slot the first from it on that is not free, and the first that is. */
-class Free {
-  readonly next: Int32Array;
-  readonly again: Int32Array;
-  private readonly taken: Uint8Array;
-  private readonly open: Uint8Array;
-  constructor(open: (slot: number) => boolean, count: number) {
-    this.next = new Int32Array(count + 1);
-    this.again = new Int32Array(count + 1);
-    this.again[count] = count;
-    this.taken = new Uint8Array(count);
-    this.open = Uint8Array.from({ length: count }, (_, s) => (open(s) ? 1 : 0));
-    this.next[count] = count;
-    for (let s = count - 1; s >= 0; s--) {
-      this.next[s] = this.open[s] === 1 ? (this.next[s + 1] as number) : s;
-      this.again[s] = this.open[s] === 1 ? s : (this.again[s + 1] as number);
-    }
-  }
-  has(from: number, to: number): boolean {
-    return (this.next[from] as number) >= to;
-  }
-  /** Where it is free again after the first slot from here on that is not. */
-  after(from: number): number {
-    return this.again[this.next[from] as number] as number;
-  }
-  /** Takes slots, or gives them back; what is taken twice, by hand, is free when both are gone. */
-  book(from: number, to: number, by: 1 | -1): void {
-    const { next, again, taken, open } = this;
-    for (let s = from; s < to; s++) taken[s] = (taken[s] as number) + by;
-    for (let s = to - 1; s >= 0; s--) {
-      const free = open[s] === 1 && taken[s] === 0;
-      const now = free ? (next[s + 1] as number) : s;
-      const then = free ? s : (again[s + 1] as number);
-      if (s < from && next[s] === now && again[s] === then) return;
-      next[s] = now;
-      again[s] = then;
-    }
-  }
-}
 
 /** An operation where it stands, in slots. */
 export interface Spot {
@@ -63,12 +26,17 @@ export interface Standing {
   readonly end: number;
 }
 
-const ANYWHERE = new Set(['site', 'road']);
+/** Where operations of an order stood, by their ids. */
+export type Kept = ReadonlyMap<string, Fixed>;
+
+const slotsOf = (minutes: number): number => Math.ceil(minutes / SLOT - 1e-9);
+
+/** Kinds of place of which there is no end. */
+export const ANYWHERE: ReadonlySet<string> = new Set(['site', 'road']);
 /** What a unit stands in, coats that dry included, until the last of it is done there. */
 export const BAY = 'bay';
 
-const fits = (place: Place, order: ShopOrder | undefined): boolean =>
-  fitsBay(place, { station: BAY, ...(order?.size ? { size: order.size } : {}) });
+const fits = (place: Place, order: ShopOrder | undefined): boolean => fitsBay(place.holds, order?.size);
 
 /** What of a shop does not change while plans are looked for, and what is taken of it. */
 export class Board {
@@ -80,7 +48,8 @@ export class Board {
   private readonly places: Free[];
   private readonly trailers: Free[];
   private readonly masks = new Map<string, Free>();
-  private readonly able = new Map<string, number[]>();
+  private readonly able = new Map<string, Able>();
+  private readonly crews: readonly (string | undefined)[];
   /** When each bay is taken, by the orders in it. */
   private readonly taken: { readonly from: number; readonly to: number }[][];
   private readonly pins = new Map<string, Fixed>();
@@ -99,15 +68,7 @@ export class Board {
     this.trailers = shop.trailers.map(() => new Free(() => true, clock.count));
     this.taken = shop.places.map(() => []);
     for (const pin of shop.pins) this.pins.set(pin.operation, pin);
-    // Those who can do least else first: who can do all is kept for what else there is.
-    for (const skill of new Set(shop.operations.map((o) => o.skill)))
-      this.able.set(
-        skill,
-        shop.people
-          .map((_, i) => i)
-          .filter((i) => shop.people[i]?.skills.includes(skill))
-          .sort((a, b) => (shop.people[a]?.skills.length ?? 0) - (shop.people[b]?.skills.length ?? 0)),
-      );
+    this.crews = shop.people.map((p) => p.crew);
   }
 
   private mask(op: Operation): Free {
@@ -121,38 +82,45 @@ export class Board {
     return made;
   }
 
-  /** Slots that an operation takes with so many people. */
+  /** Slots that an operation takes with so many people, its way there and back counted. */
   lengthOf(op: Operation, people: number): number {
     const [, best] = op.people;
     const minutes = people <= 0 || people >= best ? op.minutes : (op.minutes * best) / people;
-    return Math.max(1, Math.ceil(minutes / SLOT - 1e-9));
+    const [there, back] = op.travel ?? [0, 0];
+    return slotsOf(there) + Math.max(1, slotsOf(minutes)) + slotsOf(back);
+  }
+
+  /** Whether weather, daylight and site let an operation be done in some slots; on its way none of that holds it up. */
+  private allowed(op: Operation, from: number, to: number): boolean {
+    const [there, back] = op.travel ?? [0, 0];
+    return this.mask(op).has(from + slotsOf(there), to - slotsOf(back));
   }
 
   /** The first spot of an operation from a slot on, on one of some places. */
-  private find(op: Operation, from: number, places: readonly number[]): Spot | undefined {
+  private find(op: Operation, from: number, places: readonly number[], crew: string | undefined): Spot | undefined {
     const { clock } = this;
     const mask = this.mask(op);
-    const able = this.able.get(op.skill) ?? [];
+    const able = findAble(this.shop, this.able, op);
     const [least, best] = op.people;
-    if (able.length < least) return undefined;
+    if (able.all.length < least || able.leads.length === 0) return undefined;
+    const there = slotsOf(op.travel?.[0] ?? 0);
     let s = from;
     while (s < clock.count) {
-      const open = mask.again[s] as number;
+      const open = (mask.again[Math.min(clock.count, s + there)] as number) - there;
       if (open > s) {
         s = open;
         continue;
       }
       let soonest = clock.count;
-      for (let n = Math.min(best, Math.max(least, able.length)); n >= least; n--) {
-        const length = this.lengthOf(op, n);
-        const end = s + length;
+      for (let n = Math.min(best, Math.max(least, able.all.length)); n >= least; n--) {
+        const end = s + this.lengthOf(op, n);
         if (end > clock.count) break;
-        if (!op.splits && Math.floor(s / clock.perDay) !== Math.floor((end - 1) / clock.perDay)) {
-          soonest = Math.min(soonest, (Math.floor(s / clock.perDay) + 1) * clock.perDay);
+        if (!op.splits && clock.dayOf(s) !== clock.dayOf(end - 1)) {
+          soonest = Math.min(soonest, clock.firsts[clock.dayOf(s) + 1] as number);
           continue;
         }
-        if (!mask.has(s, end)) {
-          soonest = Math.min(soonest, mask.after(s));
+        if (!this.allowed(op, s, end)) {
+          soonest = Math.min(soonest, Math.max(s + 1, mask.after(s + there) - there));
           continue;
         }
         const place = places.length === 0 ? -1 : places.find((k) => (this.places[k] as Free).has(s, end));
@@ -163,20 +131,34 @@ export class Board {
           for (const f of held) soonest = Math.min(soonest, f.after(s));
           continue;
         }
-        const people: number[] = [];
-        let next = clock.count;
-        for (const i of able) {
-          if (people.length === n) break;
-          const who = this.people[i] as Free;
-          if (who.has(s, end)) people.push(i);
-          else next = Math.min(next, who.after(s));
-        }
-        if (people.length === n) return { op, start: s, end, place, people, trailer };
-        soonest = Math.min(soonest, next);
+        const team = pickTeam(able, this.people, this.crews, [s, end], n, crew);
+        if ('people' in team) return { op, start: s, end, place, people: team.people, trailer };
+        soonest = Math.min(soonest, team.next);
       }
       s = Math.max(s + 1, soonest);
     }
     return undefined;
+  }
+
+  /** An operation as it stood, where it can still be done like that: people, place and trailer free, weather and site as they must be. */
+  private stillThere(op: Operation, was: Fixed, ready: number, places: readonly number[]): Spot | undefined {
+    const able = findAble(this.shop, this.able, op);
+    const people = (was.people ?? []).map((id) => this.shop.people.findIndex((p) => p.id === id));
+    if (people.some((i) => !able.all.includes(i)) || !people.some((i) => able.leads.includes(i))) return undefined;
+    const [least, best] = op.people;
+    if (people.length < least || people.length > best) return undefined;
+    const start = this.clock.slotAt(was.start);
+    const end = start + this.lengthOf(op, people.length);
+    if (start < ready || end > this.clock.count || this.clock.minuteOf(start) !== was.start) return undefined;
+    if (!op.splits && this.clock.dayOf(start) !== this.clock.dayOf(end - 1)) return undefined;
+    const place = places.length === 0 ? -1 : this.shop.places.findIndex((p) => p.id === was.place);
+    if (places.length > 0 && !places.includes(place)) return undefined;
+    const named = this.shop.trailers.indexOf(was.trailer ?? '');
+    const trailer = !op.trailer ? -1 : named >= 0 ? named : this.trailers.findIndex((t) => t.has(start, end));
+    if (op.trailer === true && trailer < 0) return undefined;
+    const held = [...people.map((i) => this.people[i]), this.places[place], this.trailers[trailer]];
+    if (!this.allowed(op, start, end) || held.some((f) => f && !f.has(start, end))) return undefined;
+    return { op, start, end, place, people, trailer };
   }
 
   private book(spot: Spot, take: boolean): void {
@@ -197,25 +179,39 @@ export class Board {
 
   /** A pinned operation where it was pinned, whatever else is there. */
   private pinned(op: Operation, pin: Fixed): Spot {
-    const able = this.able.get(op.skill) ?? [];
+    const able = findAble(this.shop, this.able, op);
     const named = (pin.people ?? []).map((id) => this.shop.people.findIndex((p) => p.id === id)).filter((i) => i >= 0);
     const start = Math.min(this.clock.count - 1, this.clock.slotAt(pin.start));
-    const people = named.length > 0 ? named : able.slice(0, op.people[0]);
-    const end = Math.min(this.clock.count, start + this.lengthOf(op, people.length));
-    const place = ANYWHERE.has(op.place)
+    const endFor = (n: number): number => Math.min(this.clock.count, start + this.lengthOf(op, n));
+    const free = (n: number) => pickTeam(able, this.people, this.crews, [start, endFor(n)], n, undefined);
+    let people: readonly number[] = named;
+    for (let n = op.people[1]; people.length === 0 && n >= op.people[0]; n--) {
+      const team = free(n);
+      if ('people' in team) people = team.people;
+    }
+    if (people.length === 0) people = able.all.slice(0, op.people[0]);
+    const end = endFor(people.length);
+    const of = (k: number): boolean => (this.places[k] as Free).has(start, end);
+    const kinds = this.shop.places.flatMap((p, k) => (p.kind === op.place ? [k] : []));
+    const asked = this.shop.places.findIndex((p) => p.id === pin.place);
+    const place = ANYWHERE.has(op.place) ? -1 : asked >= 0 ? asked : (kinds.find(of) ?? kinds[0] ?? -1);
+    const trailer = !op.trailer
       ? -1
       : Math.max(
-          this.shop.places.findIndex((p) => p.id === pin.place),
-          this.shop.places.findIndex((p) => p.kind === op.place),
+          0,
+          this.shop.trailers.indexOf(pin.trailer ?? ''),
+          this.trailers.findIndex((t) => t.has(start, end)),
         );
-    return { op, start, end, place, people, trailer: op.trailer ? 0 : -1 };
+    return { op, start, end, place, people, trailer: op.trailer && this.trailers.length > 0 ? trailer : -1 };
   }
 
   /** Places an order's operations, its bay no sooner than a slot; undefined where the bay is not long enough, or time runs out. */
-  private tryPlace(order: string, bay: number, from: number, until: number): Standing | undefined {
+  private tryPlace(order: string, bay: number, from: number, until: number, was?: Kept): Standing | undefined {
     const spots: Spot[] = [];
     const done = new Map<string, Spot>();
+    const there = this.orders.get(order)?.bay !== undefined;
     let [first, last, end] = [-1, -1, 0];
+    let crew: string | undefined;
     for (const op of this.byOrder.get(order) ?? []) {
       let ready = this.first;
       for (const need of op.needs) {
@@ -231,7 +227,10 @@ export class Board {
         : ANYWHERE.has(op.place)
           ? []
           : this.shop.places.flatMap((p, i) => (p.kind === op.place ? [i] : []));
-      const spot = pin ? this.pinned(op, pin) : this.find(op, ready, places);
+      const old = was?.get(op.id);
+      const spot = pin
+        ? this.pinned(op, pin)
+        : ((old && this.stillThere(op, old, ready, places)) ?? this.find(op, ready, places, crew));
       const dry = spot ? this.readyAfter(spot) : 0;
       if (!spot || (inBay && !pin && dry > until)) {
         for (const s of spots) this.book(s, false);
@@ -241,27 +240,42 @@ export class Board {
       spots.push(spot);
       done.set(op.id, spot);
       if (inBay) {
-        first = first < 0 ? spot.start : Math.min(first, spot.start);
+        // What stands there already keeps others out from now on.
+        first = there ? this.first : first < 0 ? spot.start : Math.min(first, spot.start);
         last = Math.max(last, dry);
+        crew = this.crews[spot.people[0] ?? -1] ?? crew;
       }
       end = Math.max(end, spot.end);
     }
     return { spots, bay: first < 0 ? -1 : bay, from: first, to: last, end };
   }
 
-  /** Puts an order where it is done soonest; undefined where it finds no place before the end of the calendar. */
-  place(order: string): Standing | undefined {
+  /**
+   * Puts an order where it is done soonest; undefined where it finds no place before the end of the calendar.
+   * @param was where its operations stood: each stays there that can
+   */
+  place(order: string, was?: Kept): Standing | undefined {
     const ops = this.byOrder.get(order) ?? [];
-    if (!ops.some((o) => o.place === BAY)) return this.keep(this.tryPlace(order, -1, 0, this.clock.count));
+    if (!ops.some((o) => o.place === BAY)) return this.keep(this.tryPlace(order, -1, 0, this.clock.count, was));
     let best: Standing | undefined;
-    const pin = ops.map((o) => (o.place === BAY ? this.pins.get(o.id)?.place : undefined)).find((p) => p !== undefined);
-    this.shop.places.forEach((p, bay) => {
-      if (p.kind !== BAY || !fits(p, this.orders.get(order)) || (pin !== undefined && pin !== p.id)) return;
+    const pin =
+      ops.map((o) => (o.place === BAY ? this.pins.get(o.id)?.place : undefined)).find((p) => p !== undefined) ??
+      this.orders.get(order)?.bay;
+    const stood =
+      was && ops.map((o) => (o.place === BAY ? was.get(o.id)?.place : undefined)).find((p) => p !== undefined);
+    // Where it stood it stays, if there is room for it there in time.
+    const only = (p: string): boolean => (pin ?? p) === p;
+    const sorted = this.shop.places
+      .map((_, k) => k)
+      .sort((a, b) => Number(this.shop.places[b]?.id === stood) - Number(this.shop.places[a]?.id === stood));
+    for (const bay of sorted) {
+      const p = this.shop.places[bay] as Place;
+      if (p.kind !== BAY || !only(p.id) || (pin === undefined && !fits(p, this.orders.get(order)))) continue;
       const busy = [...(this.taken[bay] ?? [])].sort((a, b) => a.from - b.from);
       let from = 0;
       for (const until of [...busy.map((b) => b.from), this.clock.count]) {
         if (until > from && (best === undefined || from < best.end)) {
-          const found = this.tryPlace(order, bay, from, until);
+          const found = this.tryPlace(order, bay, from, until, was);
           if (found) {
             for (const s of found.spots) this.book(s, false);
             if (
@@ -273,9 +287,13 @@ export class Board {
             break;
           }
         }
+        // What stands there already cannot come in after another.
+        if (this.orders.get(order)?.bay !== undefined) break;
         from = Math.max(from, busy.find((b) => b.from === until)?.to ?? from);
       }
-    });
+      if (best && p.id === stood && best.spots.every((s) => this.clock.minuteOf(s.start) === was?.get(s.op.id)?.start))
+        break;
+    }
     if (best) for (const s of best.spots) this.book(s, true);
     return this.keep(best);
   }
@@ -295,6 +313,24 @@ export class Board {
   putBack(s: Standing): void {
     for (const spot of s.spots) this.book(spot, true);
     this.keep(s);
+  }
+
+  /** Whether people of different crews do an operation together. */
+  isMixed(spot: Spot): boolean {
+    return new Set(spot.people.map((i) => this.crews[i])).size > 1;
+  }
+
+  /** Slots of a spot that lie over the shop's hours. */
+  slotsOver(spot: Spot): number {
+    const { overtime, hours, early } = this.shop;
+    if (!overtime || overtime.days.length === 0) return 0;
+    let over = 0;
+    for (let s = spot.start; s < spot.end; s++) {
+      const day = this.clock.days[this.clock.dayOf(s)];
+      const closes = early?.find((e) => e.day === day)?.to ?? hours[1];
+      if ((this.clock.minuteOf(s) % DAY) + SLOT > closes) over++;
+    }
+    return over;
   }
 
   /** An operation as the plan tells it. */
@@ -321,10 +357,6 @@ export class Board {
     };
   }
 }
-
-/** Minute at which a day begins. */
-export const dayMinute = (first: string, day: string): number =>
-  Math.round((Date.parse(`${day}T00:00:00Z`) - Date.parse(`${first}T00:00:00Z`)) / 60_000);
 
 /** Operations so that each stands behind what it needs. */
 export const inTurn = (operations: readonly Operation[]): Operation[] => {

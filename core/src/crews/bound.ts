@@ -1,6 +1,6 @@
-import { addDays, daysBetween } from '../schedule/index.ts';
-import { BAY, dayMinute, inTurn } from './board.ts';
-import { canDoIn, DAY, makeClock, SLOT, worksIn } from './clock.ts';
+import { addDays, daysBetween } from '../days/index.ts';
+import { BAY, inTurn } from './board.ts';
+import { canDoIn, DAY, dayMinute, makeClock, SLOT, worksIn } from './clock.ts';
 import type { Operation, Shop, ShopOrder } from './types.ts';
 
 /**
@@ -25,13 +25,15 @@ export const boundPlan = (shop: Shop): number => {
       let ready = shop.now;
       for (const n of op.needs) ready = Math.max(ready, dry.get(n) ?? 0);
       if (op.from !== undefined) ready = Math.max(ready, dayMinute(shop.first, op.from));
-      const length = Math.max(1, Math.ceil(op.minutes / SLOT - 1e-9));
+      const [there, back] = (op.travel ?? [0, 0]).map((m) => Math.ceil(m / SLOT - 1e-9)) as [number, number];
+      const length = there + Math.max(1, Math.ceil(op.minutes / SLOT - 1e-9)) + back;
       let s = pin ? Math.min(clock.count - 1, clock.slotAt(pin.start)) : clock.slotAt(ready);
       if (!pin)
         for (; s + length <= clock.count; s++) {
-          if (!op.splits && Math.floor(s / clock.perDay) !== Math.floor((s + length - 1) / clock.perDay)) continue;
+          if (!op.splits && clock.dayOf(s) !== clock.dayOf(s + length - 1)) continue;
           let open = true;
-          for (let k = s; open && k < s + length; k++) open = canDoIn(op, order, weather, clock, shop.hours, k);
+          for (let k = s + there; open && k < s + length - back; k++)
+            open = canDoIn(op, order, weather, clock, shop.hours, k);
           if (open) break;
         }
       const done = s + length > clock.count ? Infinity : clock.minuteOf(s + length - 1) + SLOT;
@@ -44,11 +46,16 @@ export const boundPlan = (shop: Shop): number => {
   const alone = ends.reduce((n, { o, end }) => n + o.weight * (Number.isFinite(end) ? lateDays(o, end) : 0), 0);
   // Together: the k-th order that is done is done no sooner than the k least of them take everybody.
   const work = shop.orders
-    .map((o) => (byOrder.get(o.id) ?? []).reduce((n, op) => n + op.minutes * op.people[1], 0))
+    .map((o) =>
+      (byOrder.get(o.id) ?? []).reduce(
+        (n, op) => n + op.minutes * op.people[1] + (op.travel ? (op.travel[0] + op.travel[1]) * op.people[0] : 0),
+        0,
+      ),
+    )
     .sort((a, b) => a - b);
   const capacity = clock.days.map((_, d) => {
     let minutes = 0;
-    for (let s = d * clock.perDay; s < (d + 1) * clock.perDay; s++)
+    for (let s = clock.firsts[d] as number; s < (clock.firsts[d + 1] as number); s++)
       if (clock.minuteOf(s) + SLOT > shop.now)
         minutes += SLOT * shop.people.filter((p) => worksIn(p, clock, shop.hours, s)).length;
     return minutes;

@@ -1,8 +1,15 @@
 export * from './types.ts';
 export { boundPlan } from './bound.ts';
 export { findFaults } from './judge.ts';
-export { DISPATCH, planCrews } from './search.ts';
-export { operationsOf, promiseDay } from './promise.ts';
-export type { Promised } from './promise.ts';
+export { moveOperation, standsAlike } from './move.ts';
+export type { Moved } from './move.ts';
+export { proposePlans, tellShifts } from './replan.ts';
+export type { OrderShift, Proposal, ProposalKind, Shift } from './replan.ts';
+export { AS_TOLD, DISPATCH, findStuck, planCrews } from './search.ts';
+export { blockOf, operationsOf, promiseDay, SKILLS } from './promise.ts';
+export { DAY, dayMinute, makeClock, SLOT } from './clock.ts';
+export type { Promised, PromiseRules } from './promise.ts';
 export { printMoment, readShop, writePlan } from './readShop.ts';
 export type { SearchFor } from './search.ts';
+export { CREW_RULES, pricesOf } from './rules.ts';
+export type { CrewRules } from './rules.ts';

@@ -1,10 +1,13 @@
-import { addDays, WALK_AROUND, weekday } from '../schedule/index.ts';
-import { dayMinute } from './board.ts';
-import { DAY } from './clock.ts';
+import { addDays, weekday } from '../days/index.ts';
+import { DAY, dayMinute } from './clock.ts';
+import { WALK_AROUND } from './fitsBay.ts';
 import type { Fault, Operation, Planned, Shop } from './types.ts';
 
 const overlap = (a: readonly [number, number], b: readonly [number, number]): boolean => a[0] < b[1] && b[0] < a[1];
 const meet = (a: Planned, b: Planned): boolean => a.pieces.some((p) => b.pieces.some((q) => overlap(p, q)));
+
+/** Work is planned in quarters of an hour, and so are ways. */
+const upTo15 = (minutes: number): number => 15 * Math.ceil(minutes / 15 - 1e-9);
 
 /** Everything that is wrong with a plan, held against the shop minute by minute, however the plan was come by. */
 export const findFaults = (shop: Shop, plan: readonly Planned[]): Fault[] => {
@@ -17,6 +20,11 @@ export const findFaults = (shop: Shop, plan: readonly Planned[]): Fault[] => {
   const at = new Map(plan.map((p) => [p.operation, p]));
   const pinned = new Set(shop.pins.map((p) => p.operation));
   const dayOf = (minute: number): string => addDays(shop.first, Math.floor(minute / DAY));
+  const over = new Set(shop.overtime?.days);
+  const early = new Map(shop.early?.map((e) => [e.day, e.to]));
+  /** When the shop closes on a day. */
+  const closes = (day: string): number =>
+    Math.min(shop.hours[1], early.get(day) ?? DAY) + (over.has(day) ? (shop.overtime?.minutes ?? 0) : 0);
   const say = (kind: Fault['kind'], operation: string, text: string): void => void out.push({ kind, operation, text });
 
   for (const op of shop.operations)
@@ -44,22 +52,35 @@ export const findFaults = (shop: Shop, plan: readonly Planned[]): Fault[] => {
       say('skill', op.id, `${op.id} has ${p.people.length} people; it takes ${least} to ${best}.`);
     for (const id of p.people) {
       const who = people.get(id);
-      if (!who?.skills.includes(op.skill)) say('skill', op.id, `${id} does no ${op.skill}.`);
+      if (![op.skill, ...(op.helpers ?? [])].some((s) => who?.skills.includes(s)))
+        say('skill', op.id, `${id} does no ${op.skill}.`);
       for (const [from, to] of p.pieces) {
         const day = dayOf(from);
         const own = who?.hours?.[weekday(day)];
         const [a, b] = [from % DAY, (from % DAY) + (to - from)];
-        const off = own === null || (own !== undefined && (a < own[0] || b > own[1]));
+        const stays = own ? (own[1] >= shop.hours[1] ? closes(day) : own[1]) : 0;
+        const off = own === null || (own !== undefined && (a < own[0] || b > stays));
         const gone = (who?.away ?? []).some((w) => w.day === day && b > (w.from ?? 0) && a < (w.to ?? DAY));
         if (off || gone) say('hours', op.id, `${id} does not work then, on ${day}.`);
       }
     }
+    if (p.people.length > 0 && !p.people.some((id) => people.get(id)?.skills.includes(op.skill)))
+      say('skill', op.id, `None of them does ${op.skill}.`);
     if (!op.splits && p.pieces.length > 1) say('hours', op.id, `${op.id} may not go on the next day.`);
     for (const [from, to] of p.pieces) {
       const day = dayOf(from);
       const [a, b] = [from % DAY, (from % DAY) + (to - from)];
-      if (a < shop.hours[0] || b > shop.hours[1] || !shop.workdays.includes(weekday(day)) || shop.closed.includes(day))
+      if (a < shop.hours[0] || b > closes(day) || !shop.workdays.includes(weekday(day)) || shop.closed.includes(day))
         say('hours', op.id, `Nobody works then, on ${day}.`);
+    }
+    // On its way neither weather nor the hours of the site hold it up.
+    const work = p.pieces.map(([from, to], i): readonly [number, number] => [
+      from + (i === 0 ? upTo15(op.travel?.[0] ?? 0) : 0),
+      to - (i === p.pieces.length - 1 ? upTo15(op.travel?.[1] ?? 0) : 0),
+    ]);
+    for (const [from, to] of work) {
+      const day = dayOf(from);
+      const [a, b] = [from % DAY, (from % DAY) + (to - from)];
       const w = weather.get(day);
       const { limits } = op;
       if (w && limits?.rain !== undefined && w.rain > limits.rain)
@@ -120,6 +141,13 @@ export const findFaults = (shop: Shop, plan: readonly Planned[]): Fault[] => {
       to: Math.max(stay?.to ?? 0, p.dry),
       operation: p.operation,
     });
+  }
+  for (const o of shop.orders) {
+    const stay = stays.get(o.id);
+    if (o.bay === undefined || !stay) continue;
+    if (stay.bay !== o.bay)
+      say('bay', stay.operation, `${o.id} stands in ${o.bay}: it would have to be carried to ${stay.bay}.`);
+    stays.set(o.id, { ...stay, from: Math.min(stay.from, shop.now) });
   }
   const all = [...stays].sort(([, a], [, b]) => a.from - b.from);
   all.forEach(([order, a], i) => {

@@ -1,8 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import { computeOrder } from '../order/index.ts';
 import { parseSpec } from '../model/index.ts';
-import { addDays } from '../schedule/index.ts';
-import { operationsOf, planCrews, promiseDay } from './index.ts';
+import { addDays } from '../days/index.ts';
+import { blockOf, operationsOf, planCrews, promiseDay } from './index.ts';
 import type { Operation, Shop } from './index.ts';
 
 const FIRST = '2026-03-02';
@@ -48,17 +48,39 @@ const wanted = { id: 'new', due: addDays(FIRST, 30), weight: 1000 };
 describe('the blocks of a unit as work of a shop', () => {
   const { operations } = computeOrder({ spec: parseSpec({ family: 'raised-lean-to', params: {} }), miles: 20 });
   const ops = operationsOf('7', operations);
-  it('are as many, in the same turn, with as much work in all', () => {
+  it('are as many, in the same turn, with as much work in all, ways there and back apart', () => {
     expect(ops.map((o) => o.id)).toEqual(operations.map((o) => `7/${o.key}`));
     ops.forEach((o, k) => {
       const b = operations[k] as (typeof operations)[number];
-      expect(o.minutes * o.people[1]).toBeCloseTo(Math.max(o.people[1], b.minutes * b.crew), 6);
+      expect(o.minutes * o.people[1]).toBeCloseTo(Math.max(o.people[1], (b.minutes - b.driving) * b.crew), 6);
       expect(o.needs.length).toBeLessThanOrEqual(b.needs.length);
+      // As long a way for two as for one, there and back, in whole quarters of an hour.
+      if (o.place === 'site') expect(o.travel).toEqual([60, 60].map(() => 15 * Math.ceil(b.way / 15)));
     });
+  });
+  it('are several visits where a day on site does not hold them, each there and back', () => {
+    const walk = computeOrder({
+      spec: parseSpec({ family: 'walk-in', params: {} }),
+      miles: 60,
+      quantity: 3,
+    }).operations;
+    const out = operationsOf('8', walk).filter((o) => o.place === 'site');
+    expect(out.length).toBeGreaterThan(walk.filter((b) => b.way > 0).length);
+    for (const o of out) {
+      const [there, back] = o.travel as readonly [number, number];
+      expect(there + (o.minutes * o.people[1]) / o.people[0] + back).toBeLessThanOrEqual(480);
+    }
+    // Together they are the work of their blocks.
+    const sum = out.reduce((n, o) => n + o.minutes * o.people[1], 0);
+    const all = walk.filter((b) => b.way > 0).reduce((n, b) => n + (b.minutes - b.driving) * b.crew, 0);
+    expect(sum).toBeCloseTo(all, 6);
+    expect(new Set(out.map((o) => blockOf(o.id)))).toEqual(
+      new Set(walk.filter((b) => b.way > 0).map((b) => `8/${b.key}`)),
+    );
   });
   it('are coated in the bay, driven with a trailer, and planned without a fault', () => {
     expect(ops.filter((o) => o.skill === 'paint').every((o) => o.place === 'bay' && o.dry === 720)).toBe(true);
-    expect(ops.filter((o) => o.trailer).map((o) => o.place)).toEqual(['road']);
+    expect(ops.filter((o) => o.trailer).map((o) => o.place)).toEqual(['site']);
     const found = planCrews(shop({ orders: [{ ...wanted, id: '7' }], operations: ops }), { rounds: 5 });
     expect(found.faults).toEqual([]);
     expect(found.plan).toHaveLength(ops.length);
@@ -79,11 +101,25 @@ describe('a promise', () => {
   });
   it('comes after what is planned, and says what it waits for', () => {
     // The bay is taken for ten days; both framers could do it at once.
-    const busy = shop({ orders: [{ id: 'A', due: FIRST, weight: 1000 }], operations: [frame('A', 10 * 480)] });
+    const busy = shop({
+      prices: { bayDay: 0, upset: 0, overtime: 3000 },
+      orders: [{ id: 'A', due: FIRST, weight: 1000 }],
+      operations: [frame('A', 10 * 480)],
+    });
     const p = promiseDay(busy, wanted, [frame('new', 480)], { samples: 10 });
     expect(p.planned).toBe('2026-03-16');
-    // With another bay it is done on the first day: fourteen days sooner. Nobody else would help.
-    expect(p.inTheWay).toEqual([{ what: 'place', name: 'bay', days: 14 }]);
+    // With another bay it is done on the first day: fourteen days sooner. Nobody else would help. Two hours longer on five days are 600
+    // minutes: of 4,800 and 480 are left 4,680, nine days and 360 minutes of the tenth, Friday 13th; ten hours at $30.
+    expect(p.inTheWay).toEqual([
+      { what: 'place', name: 'bay', days: 14 },
+      { what: 'overtime', name: '120 minutes on 5 days', days: 3, cents: 30000 },
+    ]);
+  });
+  it("spreads as the shop's own times do", () => {
+    const days = (wide: number) =>
+      promiseDay(shop(), wanted, [frame('new', 15 * 480)], { samples: 80, spread: { framing: wide } }).days;
+    expect(days(0)['50']).toBe(days(0)['95']);
+    expect((days(0.4)['95'] as string) > (days(0.1)['95'] as string)).toBe(true);
   });
   it('waits for rain where it may rain, and is none where nobody can do it', () => {
     const set: Operation = { ...frame('new', 240), place: 'site', skill: 'site', splits: false, limits: { rain: 0.5 } };

@@ -1,40 +1,89 @@
 import { randomOf } from '../cut/index.ts';
-import { addDays, daysBetween } from '../schedule/index.ts';
-import type { Day } from '../schedule/index.ts';
+import { addDays, daysBetween } from '../days/index.ts';
+import type { Day } from '../days/index.ts';
 import type { Operation as StepOperation } from '../steps/index.ts';
+import type { Station } from '../steps/index.ts';
 import { BAY, Board } from './board.ts';
-import { DAY } from './clock.ts';
+import { DAY, dayMinute, makeClock, SLOT } from './clock.ts';
+import { CREW_RULES } from './rules.ts';
+import type { CrewRules } from './rules.ts';
 import { planCrews } from './search.ts';
 import type { Operation, Shop, ShopOrder, WeatherLimits } from './types.ts';
 
 /** Spread of how long work takes, as a share of it, where nothing was logged. Common practice, no source. */
 const SPREAD = 0.2;
-/** Chance of rain from which a day counts as wet, lowest °F and highest wind (mph) of work that frost and wind stop. */
-const LIMITS = { rain: { rain: 0.5 }, frost: { low: 36 }, wind: { wind: 20 } } as const;
-/** What somebody must be able to do for a station's work. */
-const SKILLS = { saw: 'saw', bay: 'framing', paint: 'paint', yard: 'loading', road: 'driving', site: 'site' } as const;
+/** What somebody must be able to do for a station's work, and with what else one may help with it. */
+export const SKILLS = {
+  saw: 'saw',
+  bay: 'framing',
+  paint: 'paint',
+  yard: 'loading',
+  road: 'driving',
+  site: 'site',
+} as const;
+const HELPERS: Readonly<Partial<Record<Station, readonly string[]>>> = {
+  yard: ['framing', 'driving', 'site', 'saw'],
+  road: ['site', 'framing', 'loading'],
+  site: ['framing', 'driving'],
+};
 
-/** The blocks of a unit's work as a shop's operations. What is coated stands in its bay; what is driven takes a trailer. */
-export const operationsOf = (order: string, blocks: readonly StepOperation[]): Operation[] => {
+/** Mark between an operation's id and the number of a later visit. */
+const VISIT = '~';
+/** The block that a visit belongs to. */
+export const blockOf = (operation: string): string => operation.split(VISIT)[0] ?? operation;
+
+/** What a plan of some blocks must know of a shop: how long a day is, minutes, and what weather stops work. */
+export interface BlockRules {
+  readonly day?: number;
+  readonly rules?: Pick<CrewRules, 'rain' | 'frost' | 'wind'>;
+}
+
+/**
+ * The blocks of a unit's work as a shop's operations. What is coated stands in its bay; what is driven takes a trailer. Whoever goes out
+ * goes there and back: work on site that one day does not hold is several visits.
+ */
+export const operationsOf = (
+  order: string,
+  blocks: readonly StepOperation[],
+  { day = 480, rules = CREW_RULES }: BlockRules = {},
+): Operation[] => {
+  const stops = { rain: { rain: rules.rain }, frost: { low: rules.frost }, wind: { wind: rules.wind } } as const;
   const known = new Set(blocks.map((b) => b.key));
-  return blocks.map((b): Operation => {
-    const out = b.place === 'site' || b.station === 'yard';
-    const limits = Object.assign({}, ...(out ? b.stops.map((w) => LIMITS[w]) : [])) as WeatherLimits;
-    return {
-      id: `${order}/${b.key}`,
-      order,
-      place: b.station === 'paint' ? (b.place === 'site' ? 'site' : BAY) : b.station,
-      // Minutes are for its usual crew; a shop counts them for the most that can work at it.
-      minutes: Math.max(1, (b.minutes * b.crew) / Math.max(1, b.most)),
-      people: [b.least, b.most],
-      skill: SKILLS[b.station],
-      dry: b.dry,
-      needs: b.needs.filter((n) => known.has(n)).map((n) => `${order}/${n}`),
-      splits: b.spans,
-      ...(Object.keys(limits).length > 0 ? { limits } : {}),
-      ...(b.station === 'road' ? { trailer: true } : {}),
-    };
-  });
+  const lastOf = new Map<string, string>();
+  const out: Operation[] = [];
+  for (const b of blocks) {
+    const away = b.place === 'site' || b.station === 'road' || b.station === 'site';
+    const open = away || b.station === 'yard';
+    const limits = Object.assign({}, ...(open ? b.stops.map((w) => stops[w]) : [])) as WeatherLimits;
+    const helpers = HELPERS[b.station];
+    const way = SLOT * Math.ceil(b.way / SLOT);
+    // Its usual crew is the best number for it: more only stand in each other's way, or drive along.
+    const best = Math.max(b.least, b.crew);
+    const work = Math.max(1, ((b.minutes - b.driving) * b.crew) / best);
+    // A visit must fit into a day with the fewest that can do it.
+    const holds = Math.max(60, day - 2 * way - SLOT);
+    const visits = away ? Math.max(1, Math.ceil((work * best) / Math.max(1, b.least) / holds)) : 1;
+    const id = `${order}/${b.key}`;
+    const needs = b.needs.filter((n) => known.has(n)).map((n) => lastOf.get(n) ?? `${order}/${n}`);
+    for (let k = 1; k <= visits; k++)
+      out.push({
+        id: k === 1 ? id : `${id}${VISIT}${k}`,
+        order,
+        place: away ? 'site' : b.station === 'paint' ? BAY : b.station,
+        minutes: work / visits,
+        people: [b.least, best],
+        skill: SKILLS[b.station],
+        ...(helpers ? { helpers } : {}),
+        ...(away && way > 0 ? { travel: [way, way] as const } : {}),
+        dry: k === visits ? b.dry : 0,
+        needs: k === 1 ? needs : [k === 2 ? id : `${id}${VISIT}${k - 1}`],
+        splits: !away && b.spans,
+        ...(Object.keys(limits).length > 0 ? { limits } : {}),
+        ...(b.station === 'road' ? { trailer: true } : {}),
+      });
+    lastOf.set(b.key, out.at(-1)?.id ?? id);
+  }
+  return out;
 };
 
 /** The days that an order can be promised for, and what would make it sooner. */
@@ -44,12 +93,23 @@ export interface Promised {
   /** Days by which it is done in half, four fifths and nineteen twentieths of what may come; null beyond the calendar. */
   readonly days: Readonly<Record<'50' | '80' | '95', Day | null>>;
   readonly samples: number;
-  /** What it waits for: with one more of this it would be done so many days sooner. */
+  /** What it waits for: with one more of this it would be done so many days sooner; overtime costs so many cents. */
   readonly inTheWay: readonly {
-    readonly what: 'place' | 'skill' | 'trailer';
+    readonly what: 'place' | 'skill' | 'trailer' | 'overtime';
     readonly name: string;
     readonly days: number;
+    readonly cents?: number;
   }[];
+}
+
+/** How long a day is promised by: what may come is drawn so often, by spreads of the shop's own where it knows them. */
+export interface PromiseRules {
+  readonly samples?: number;
+  readonly rounds?: number;
+  /** Spread of how long work takes, as a share of it, by skill. */
+  readonly spread?: Readonly<Record<string, number>>;
+  /** Minutes that people would stay longer on each of the next so many days, to see what that saves. */
+  readonly longer?: { readonly minutes: number; readonly days: number };
 }
 
 /** A number of the normal distribution, by Box and Muller's way. */
@@ -64,43 +124,50 @@ export const promiseDay = (
   shop: Shop,
   order: ShopOrder,
   operations: readonly Operation[],
-  { samples = 100, rounds = 300 }: { readonly samples?: number; readonly rounds?: number } = {},
+  { samples = 100, rounds = 300, spread = {}, longer = { minutes: 120, days: 5 } }: PromiseRules = {},
 ): Promised => {
-  const { plan } = planCrews(shop, { rounds });
-  const begins = new Map<string, number>();
-  for (const p of plan) begins.set(p.order, Math.min(begins.get(p.order) ?? Infinity, p.start));
-  const turn = [...shop.orders].sort((a, b) => (begins.get(a.id) ?? Infinity) - (begins.get(b.id) ?? Infinity));
+  const turn = turnOf(shop, rounds);
   const all: Shop = { ...shop, orders: [...turn, order], operations: [...shop.operations, ...operations] };
-  const doneBy = (of: Shop): Day | null => {
+  const doneBy = (of: Shop): { readonly day: Day | null; readonly cents: number } => {
     const board = new Board(of);
-    for (const { id } of turn) board.place(id);
+    const before = turn.map(({ id }) => board.place(id));
     const stands = board.place(order.id);
-    if (!stands) return null;
+    if (!stands) return { day: null, cents: 0 };
     const end = Math.max(...stands.spots.map((s) => board.clock.minuteOf(s.end - 1)));
-    return addDays(of.first, Math.floor(end / DAY));
+    // Whoever stays longer is paid for it, whatever they work at.
+    const over = [...before, stands]
+      .flatMap((s) => s?.spots ?? [])
+      .reduce((n, s) => n + s.people.length * board.slotsOver(s), 0);
+    return {
+      day: addDays(of.first, Math.floor(end / DAY)),
+      cents: Math.round(((of.prices.overtime ?? 0) * over * SLOT) / 60),
+    };
   };
-  const planned = doneBy(all);
+  const planned = doneBy(all).day;
   const random = randomOf(20260302);
-  const drawn = Array.from({ length: samples }, () =>
-    doneBy({
-      ...all,
-      operations: all.operations.map((o) => ({
-        ...o,
-        minutes: o.minutes * Math.exp(SPREAD * normal(random) - (SPREAD * SPREAD) / 2),
-      })),
-      weather: all.weather.map((w) => ({ ...w, rain: random() < w.rain ? 1 : 0 })),
-    }),
+  const drawn = Array.from(
+    { length: samples },
+    () =>
+      doneBy({
+        ...all,
+        operations: all.operations.map((o) => {
+          const wide = spread[o.skill] ?? SPREAD;
+          return { ...o, minutes: o.minutes * Math.exp(wide * normal(random) - (wide * wide) / 2) };
+        }),
+        weather: all.weather.map((w) => ({ ...w, rain: random() < w.rain ? 1 : 0 })),
+      }).day,
   ).sort((a, b) => (a ?? '9999').localeCompare(b ?? '9999'));
   const at = (share: number): Day | null => drawn[Math.min(samples - 1, Math.ceil(share * samples) - 1)] ?? null;
-  const gain = (what: 'place' | 'skill' | 'trailer', name: string, more: Partial<Shop>) => {
+  const gain = (what: Promised['inTheWay'][0]['what'], name: string, more: Partial<Shop>) => {
     const sooner = doneBy({ ...all, ...more });
-    const days = sooner === null ? 0 : planned === null ? shop.days : daysBetween(sooner, planned);
-    return days > 0 ? [{ what, name, days }] : [];
+    const days = sooner.day === null ? 0 : planned === null ? shop.days : daysBetween(sooner.day, planned);
+    return days > 0 ? [{ what, name, days, ...(what === 'overtime' ? { cents: sooner.cents } : {}) }] : [];
   };
   const kinds = [...new Set(operations.map((o) => o.place))].filter((k) => shop.places.some((p) => p.kind === k));
   const skills = [...new Set(operations.map((o) => o.skill))];
   const most = (skill: string): number =>
     Math.max(...operations.filter((o) => o.skill === skill).map((o) => o.people[0]));
+  const next = makeClock(shop).days.filter((d) => dayMinute(shop.first, d) + DAY > shop.now);
   const inTheWay = [
     ...kinds.flatMap((kind) => gain('place', kind, { places: [...shop.places, { id: `another ${kind}`, kind }] })),
     ...skills.flatMap((skill) =>
@@ -114,6 +181,23 @@ export const promiseDay = (
     ...(operations.some((o) => o.trailer)
       ? gain('trailer', 'trailer', { trailers: [...shop.trailers, 'another trailer'] })
       : []),
+    ...(longer.minutes > 0
+      ? gain('overtime', `${longer.minutes} minutes on ${longer.days} days`, {
+          overtime: { minutes: longer.minutes, days: next.slice(0, longer.days) },
+        })
+      : []),
   ].sort((a, b) => b.days - a.days);
   return { planned, days: { 50: at(0.5), 80: at(0.8), 95: at(0.95) }, samples, inTheWay };
+};
+
+/** Orders in the turn in which they are planned to begin. */
+const turnOf = (shop: Shop, rounds: number): ShopOrder[] => {
+  const { plan } = planCrews(shop, { rounds });
+  const begins = new Map<string, number>();
+  for (const p of plan) begins.set(p.order, Math.min(begins.get(p.order) ?? Infinity, p.start));
+  const pinned = new Set(shop.pins.map((p) => shop.operations.find((o) => o.id === p.operation)?.order));
+  // What stands somewhere already is there before the rest.
+  const rank = (o: ShopOrder): number => (pinned.has(o.id) || o.bay !== undefined ? 0 : 1);
+  const at = (o: ShopOrder): number => begins.get(o.id) ?? Number.MAX_SAFE_INTEGER;
+  return [...shop.orders].sort((a, b) => rank(a) - rank(b) || at(a) - at(b));
 };

@@ -8,8 +8,8 @@ import {
   readText,
   readWhole,
 } from '../cut/index.ts';
-import { addDays, daysBetween } from '../schedule/index.ts';
-import type { Day } from '../schedule/index.ts';
+import { addDays, daysBetween } from '../days/index.ts';
+import type { Day } from '../days/index.ts';
 import { DAY } from './clock.ts';
 import type { CrewPlan, DayWeather, Fixed, Operation, Person, Place, Shop, ShopOrder } from './types.ts';
 
@@ -97,6 +97,7 @@ const readPerson = (r: Record<string, unknown>, at: string): Person => {
     skills: readNames(r.skills, `${at}.skills`),
     ...(hours ? { hours: Object.fromEntries(days) } : {}),
     ...(away.length > 0 ? { away } : {}),
+    ...(r.crew === undefined ? {} : { crew: readText(r.crew, `${at}.crew`) }),
   };
 };
 
@@ -116,6 +117,7 @@ const readOrder = (r: Record<string, unknown>, at: string): ShopOrder => ({
   ...(r.size === undefined ? {} : { size: readSize(r.size, `${at}.size`) }),
   ...(r.ready === undefined ? {} : { ready: readDay(r.ready, `${at}.ready`) }),
   ...(r.window === undefined ? {} : { window: readSpan(r.window, `${at}.window`) }),
+  ...(r.bay === undefined ? {} : { bay: readText(r.bay, `${at}.bay`) }),
 });
 
 const readOperation = (r: Record<string, unknown>, at: string): Operation => {
@@ -123,6 +125,10 @@ const readOperation = (r: Record<string, unknown>, at: string): Operation => {
     readWhole(n, `${at}.people[${i}]`, 1),
   );
   if (best < least) throw new DemandError(`${at}.people must be the least and the best number, the least first.`);
+  const [there = 0, back = 0, ...more] = readList(r.travel ?? [], `${at}.travel`).map((n, i) =>
+    readNumber(n, `${at}.travel[${i}]`, 0),
+  );
+  if (more.length > 0) throw new DemandError(`${at}.travel must be minutes there and minutes back.`);
   const limits = r.limits === undefined ? undefined : readRecord(r.limits, `${at}.limits`);
   if (limits) onlyThese(limits, ['rain', 'low', 'wind'], `${at}.limits`);
   const limit = (key: 'rain' | 'low' | 'wind') =>
@@ -134,6 +140,8 @@ const readOperation = (r: Record<string, unknown>, at: string): Operation => {
     minutes: readNumber(r.minutes, `${at}.minutes`, 0, true),
     people: [least, best],
     skill: readText(r.skill, `${at}.skill`),
+    ...(r.helpers === undefined ? {} : { helpers: readNames(r.helpers, `${at}.helpers`) }),
+    ...(r.travel === undefined ? {} : { travel: [there, back] as const }),
     dry: readNumber(r.dry ?? 0, `${at}.dry`, 0),
     needs: readNames(r.needs, `${at}.needs`),
     splits: readFlag(r.splits, `${at}.splits`, true),
@@ -175,6 +183,8 @@ const KEYS = [
   'workdays',
   'closed',
   'hours',
+  'early',
+  'overtime',
   'now',
   'people',
   'places',
@@ -207,10 +217,15 @@ export const readShop = (json: unknown): { readonly shop: Shop; readonly effort:
     start: minute(r.start, `${at}.start`),
     ...(r.place === undefined ? {} : { place: readText(r.place, `${at}.place`) }),
     ...(r.people === undefined ? {} : { people: readNames(r.people, `${at}.people`) }),
+    ...(r.trailer === undefined ? {} : { trailer: readText(r.trailer, `${at}.trailer`) }),
   });
-  const FIXED = ['operation', 'start', 'place', 'people'];
+  const FIXED = ['operation', 'start', 'place', 'people', 'trailer'];
+  const over = d.overtime === undefined ? undefined : readRecord(d.overtime, 'overtime');
+  if (over) onlyThese(over, ['minutes', 'days'], 'overtime');
   const prices = readRecord(d.prices ?? {}, 'prices');
-  onlyThese(prices, ['bayDay', 'upset'], 'prices');
+  onlyThese(prices, ['bayDay', 'upset', 'overtime', 'mixed'], 'prices');
+  const price = (key: 'overtime' | 'mixed') =>
+    prices[key] === undefined ? {} : { [key]: readWhole(prices[key], `prices.${key}`, 0) };
   const hours = d.hours === undefined ? ([480, 960] as const) : readSpan(d.hours, 'hours');
   const shop: Shop = {
     first,
@@ -221,8 +236,20 @@ export const readShop = (json: unknown): { readonly shop: Shop; readonly effort:
         : readList(d.workdays, 'workdays').map((w, i) => readWhole(w, `workdays[${i}]`, 0)),
     closed: readList(d.closed ?? [], 'closed').map((c, i) => readDay(c, `closed[${i}]`)),
     hours,
+    ...(over
+      ? {
+          overtime: {
+            minutes: readWhole(over.minutes, 'overtime.minutes', 0),
+            days: readList(over.days, 'overtime.days').map((x, i) => readDay(x, `overtime.days[${i}]`)),
+          },
+        }
+      : {}),
+    early: each(d.early, 'early', ['day', 'to'], (r, at) => ({
+      day: readDay(r.day, `${at}.day`),
+      to: readTime(r.to, `${at}.to`),
+    })),
     now: d.now === undefined ? 0 : minute(d.now, 'now'),
-    people: each(d.people, 'people', ['id', 'skills', 'hours', 'away'], readPerson),
+    people: each(d.people, 'people', ['id', 'skills', 'hours', 'away', 'crew'], readPerson),
     places: each(d.places, 'places', ['id', 'kind', 'holds'], (r, at): Place => ({
       id: readText(r.id, `${at}.id`),
       kind: readText(r.kind, `${at}.kind`),
@@ -230,11 +257,26 @@ export const readShop = (json: unknown): { readonly shop: Shop; readonly effort:
     })),
     trailers: readNames(d.trailers, 'trailers'),
     weather: each(d.weather, 'weather', ['day', 'rain', 'low', 'wind', 'rise', 'set'], readWeather),
-    orders: each(d.orders, 'orders', ['id', 'due', 'weight', 'size', 'ready', 'window'], readOrder),
+    orders: each(d.orders, 'orders', ['id', 'due', 'weight', 'size', 'ready', 'window', 'bay'], readOrder),
     operations: each(
       d.operations,
       'operations',
-      ['id', 'order', 'place', 'minutes', 'people', 'skill', 'dry', 'needs', 'splits', 'limits', 'from', 'trailer'],
+      [
+        'id',
+        'order',
+        'place',
+        'minutes',
+        'people',
+        'skill',
+        'helpers',
+        'travel',
+        'dry',
+        'needs',
+        'splits',
+        'limits',
+        'from',
+        'trailer',
+      ],
       readOperation,
     ),
     pins: each(d.pins, 'pins', FIXED, fixed),
@@ -242,9 +284,14 @@ export const readShop = (json: unknown): { readonly shop: Shop; readonly effort:
     prices: {
       bayDay: readWhole(prices.bayDay ?? 0, 'prices.bayDay', 0),
       upset: readWhole(prices.upset ?? 0, 'prices.upset', 0),
+      ...price('overtime'),
+      ...price('mixed'),
     },
   };
   for (const key of ['people', 'places', 'orders', 'operations'] as const) once(shop[key], key);
+  for (const o of shop.orders)
+    if (o.bay !== undefined && !shop.places.some((p) => p.id === o.bay))
+      throw new DemandError(`${o.id} stands in "${o.bay}", which is not among the places.`);
   checkNames(shop);
   return { shop, effort: readEffort(d.effort) };
 };

@@ -1,8 +1,8 @@
-import { addDays, daysBetween } from '../schedule/index.ts';
-import { Board, dayMinute } from './board.ts';
-import type { Standing } from './board.ts';
+import { addDays, daysBetween } from '../days/index.ts';
+import { Board, inTurn } from './board.ts';
+import type { Kept, Standing } from './board.ts';
 import { boundPlan } from './bound.ts';
-import { DAY } from './clock.ts';
+import { DAY, dayMinute, SLOT } from './clock.ts';
 import { findFaults } from './judge.ts';
 import { randomOf } from '../cut/index.ts';
 import type { CrewPlan, PlanCost, Planned, Shop, ShopOrder } from './types.ts';
@@ -31,7 +31,7 @@ const costOf = (
   s: Standing | undefined,
 ): PlanCost => {
   const order = board.orders.get(id) as ShopOrder;
-  if (!s) return { late: order.weight * NOWHERE, bays: 0, upset: 0, total: order.weight * NOWHERE };
+  if (!s) return sumUp({ late: order.weight * NOWHERE, bays: 0, upset: 0, overtime: 0, mixed: 0 });
   const end = Math.max(0, ...s.spots.map((x) => board.clock.minuteOf(x.end - 1) + 1));
   const late = order.weight * lateBy(shop, order, end);
   const bays =
@@ -45,9 +45,20 @@ const costOf = (
     const before = told.get(x.op.id);
     return before !== undefined && Math.floor(before / DAY) !== Math.floor(board.clock.minuteOf(x.start) / DAY);
   }).length;
-  const upset = shop.prices.upset * moved;
-  return { late, bays, upset, total: late + bays + upset };
+  const mixed = s.spots.filter((x) => board.isMixed(x)).length;
+  const over = s.spots.reduce((n, x) => n + x.people.length * board.slotsOver(x), 0);
+  return sumUp({
+    late,
+    bays,
+    upset: shop.prices.upset * moved,
+    overtime: Math.round(((shop.prices.overtime ?? 0) * over * SLOT) / 60),
+    mixed: (shop.prices.mixed ?? 0) * mixed,
+  });
 };
+const sumUp = (c: Omit<PlanCost, 'total'>): PlanCost => ({
+  ...c,
+  total: c.late + c.bays + c.upset + c.overtime + c.mixed,
+});
 
 /** Rules by which the board is filled order by order. */
 export const DISPATCH: Readonly<Record<string, (shop: Shop) => (a: ShopOrder, b: ShopOrder) => number>> = {
@@ -61,10 +72,26 @@ export const DISPATCH: Readonly<Record<string, (shop: Shop) => (a: ShopOrder, b:
   'as they came': () => () => 0,
 };
 
-/** Orders with pins first: what stands is not looked for. */
+/** Orders with pins first, then those that stand in a bay: what stands is not looked for. */
 const pinnedFirst = (shop: Shop, list: readonly ShopOrder[]): ShopOrder[] => {
   const pinned = new Set(shop.pins.map((p) => shop.operations.find((o) => o.id === p.operation)?.order ?? ''));
-  return [...list.filter((o) => pinned.has(o.id)), ...list.filter((o) => !pinned.has(o.id))];
+  const rank = (o: ShopOrder): number => (pinned.has(o.id) ? 0 : o.bay === undefined ? 2 : 1);
+  return [...list].sort((a, b) => rank(a) - rank(b));
+};
+
+/** The rule by which what was told is kept wherever it still can be. */
+export const AS_TOLD = 'as told';
+
+/** Orders in the turn in which they were told to begin; what was not told comes last. */
+const asTold = (shop: Shop): ShopOrder[] => {
+  const begins = new Map<string, number>();
+  const orderOf = new Map(shop.operations.map((o) => [o.id, o.order]));
+  for (const p of shop.published) {
+    const id = orderOf.get(p.operation) ?? '';
+    begins.set(id, Math.min(begins.get(id) ?? Infinity, p.start));
+  }
+  const at = (o: ShopOrder): number => begins.get(o.id) ?? Infinity;
+  return [...shop.orders].sort((a, b) => (at(a) === at(b) ? a.due.localeCompare(b.due) : at(a) < at(b) ? -1 : 1));
 };
 
 interface Draft {
@@ -74,10 +101,16 @@ interface Draft {
 }
 
 /** Fills a board by a rule. */
-const fill = (shop: Shop, board: Board, told: ReadonlyMap<string, number>, list: readonly ShopOrder[]): Draft => {
+const fill = (
+  shop: Shop,
+  board: Board,
+  told: ReadonlyMap<string, number>,
+  list: readonly ShopOrder[],
+  was?: Kept,
+): Draft => {
   const draft: Draft = { standings: new Map(), costs: new Map(), total: 0 };
   for (const { id } of pinnedFirst(shop, list)) {
-    const s = board.place(id);
+    const s = board.place(id, was);
     const cost = costOf(shop, board, told, id, s);
     draft.standings.set(id, s);
     draft.costs.set(id, cost);
@@ -102,14 +135,20 @@ export const planCrews = (
   say: (part: number, best: number) => void = () => undefined,
 ): CrewPlan => {
   const told = new Map(shop.published.map((p) => [p.operation, p.start]));
-  // What people have been told comes first: a plan that moves nothing is the least upset.
-  const rules = Object.entries(DISPATCH)
-    .filter(([name]) => search.rule === undefined || search.rule === name)
-    .map(([, rule]) => [...shop.orders].sort(rule(shop)));
-  const starts = rules.map((list) => {
+  const was: Kept | undefined =
+    shop.published.length === 0 ? undefined : new Map(shop.published.map((p) => [p.operation, p]));
+  const begin = (list: readonly ShopOrder[], kept?: Kept) => {
     const board = new Board(shop);
-    return { board, draft: fill(shop, board, told, list) };
-  });
+    return { board, draft: fill(shop, board, told, list, kept) };
+  };
+  const asked = (name: string): boolean => search.rule === undefined || search.rule === name;
+  // What people have been told comes first: a plan that moves nothing is the least upset.
+  const starts = [
+    ...((was && asked(AS_TOLD)) || search.rule === AS_TOLD ? [begin(asTold(shop), was)] : []),
+    ...Object.entries(DISPATCH).flatMap(([name, rule]) =>
+      asked(name) ? [begin([...shop.orders].sort(rule(shop)))] : [],
+    ),
+  ];
   const { board, draft } = starts.reduce((a, b) => (b.draft.total < a.draft.total ? b : a));
   const bound = boundPlan(shop);
   let best = draft.total;
@@ -142,7 +181,7 @@ export const planCrews = (
     const turn = [...out].sort(() => random() - 0.5);
     let now = draft.total - before.reduce((n, [, , c]) => n + (c?.total ?? 0), 0);
     const placed = turn.map((id) => {
-      const s = board.place(id);
+      const s = board.place(id, was && random() < 0.5 ? was : undefined);
       const cost = costOf(shop, board, told, id, s);
       now += cost.total;
       return [id, s, cost] as const;
@@ -183,6 +222,24 @@ const report = (
     const days = mine.length === 0 ? 0 : lateBy(shop, o, Math.max(...mine.map((p) => p.end)));
     return days > 0 ? [{ order: o.id, days }] : [];
   });
-  const cost = { late: sum('late'), bays: sum('bays'), upset: sum('upset'), total: sum('total') };
+  const cost = {
+    late: sum('late'),
+    bays: sum('bays'),
+    upset: sum('upset'),
+    overtime: sum('overtime'),
+    mixed: sum('mixed'),
+    total: sum('total'),
+  };
   return { plan, cost, bound: Math.min(bound, cost.total), late, faults: findFaults(shop, plan) };
+};
+
+/** Of an order that finds no place: the first of its operations that keeps it from one; undefined where it finds one. */
+export const findStuck = (shop: Shop, order: string): string | undefined => {
+  const mine = inTurn(shop.operations.filter((o) => o.order === order));
+  const others = shop.operations.filter((o) => o.order !== order);
+  const placed = (count: number): boolean =>
+    planCrews({ ...shop, operations: [...others, ...mine.slice(0, count)] }, { rounds: 0, rule: AS_TOLD }).plan.filter(
+      (p) => p.order === order,
+    ).length === count;
+  return mine.find((_, k) => !placed(k + 1))?.id;
 };

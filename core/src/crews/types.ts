@@ -1,4 +1,4 @@
-import type { Day } from '../schedule/index.ts';
+import type { Day } from '../days/index.ts';
 
 /** Somebody of the shop. Minutes are counted from midnight. */
 export interface Person {
@@ -7,6 +7,8 @@ export interface Person {
   /** From when to when, by weekday (0 is Sunday), where that is not the shop's own. None for a day off. */
   readonly hours?: Readonly<Record<number, readonly [number, number] | null>>;
   readonly away?: readonly { readonly day: Day; readonly from?: number; readonly to?: number }[];
+  /** Whom somebody works with: those of one crew are kept together where that costs nothing. */
+  readonly crew?: string;
 }
 
 /** Where work is done. `holds`: longest, widest, highest unit, inches. */
@@ -43,6 +45,8 @@ export interface ShopOrder {
   readonly ready?: Day;
   /** When neighbours and customer let work be done there, minutes. */
   readonly window?: readonly [number, number];
+  /** Bay that its unit stands in already, and stays in until the last of its work there is done and dry. */
+  readonly bay?: string;
 }
 
 /** One piece of work. `minutes` is with the best number of people; with fewer it takes longer in proportion. */
@@ -54,6 +58,10 @@ export interface Operation {
   readonly minutes: number;
   readonly people: readonly [number, number];
   readonly skill: string;
+  /** Skills with any of which others help; one at least has the `skill`. Left out: all of them have it. */
+  readonly helpers?: readonly string[];
+  /** Minutes there and back again, as long for any number of people; `minutes` is what lies between. */
+  readonly travel?: readonly [number, number];
   /** Minutes that it dries, nights counted, before what needs it starts. */
   readonly dry: number;
   readonly needs: readonly string[];
@@ -71,12 +79,24 @@ export interface Fixed {
   readonly start: number;
   readonly place?: string;
   readonly people?: readonly string[];
+  readonly trailer?: string;
 }
 
-/** What it costs, cents: a day that a unit stands in a bay, and an operation that is moved to another day than was told. */
+/**
+ * What it costs, cents: a day that a unit stands in a bay, an operation that is moved to another day than was told, an hour that
+ * somebody works over the shop's hours, and an operation that people of different crews do together. Nothing where left out.
+ */
 export interface ShopPrices {
   readonly bayDay: number;
   readonly upset: number;
+  readonly overtime?: number;
+  readonly mixed?: number;
+}
+
+/** Days on which work goes on so many minutes over the shop's hours. */
+export interface Overtime {
+  readonly minutes: number;
+  readonly days: readonly Day[];
 }
 
 /** A shop with its work. Times are minutes from the midnight before `first`. */
@@ -86,6 +106,9 @@ export interface Shop {
   readonly workdays: readonly number[];
   readonly closed: readonly Day[];
   readonly hours: readonly [number, number];
+  readonly overtime?: Overtime;
+  /** Days on which the shop closes before its hours are over, and when. */
+  readonly early?: readonly { readonly day: Day; readonly to: number }[];
   /** Nothing is planned before it. */
   readonly now: number;
   readonly people: readonly Person[];
@@ -118,6 +141,8 @@ export interface PlanCost {
   readonly late: number;
   readonly bays: number;
   readonly upset: number;
+  readonly overtime: number;
+  readonly mixed: number;
   readonly total: number;
 }
 

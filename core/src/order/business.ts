@@ -17,6 +17,9 @@ export interface Business {
   readonly dayMinutes: number;
   /** Days that are worked, 0 (Sunday) to 6. */
   readonly workdays: readonly number[];
+  /** Where it lies, degrees north and east: when the sun rises and sets there. */
+  readonly north: number;
+  readonly east: number;
 }
 
 export const PAPERS: readonly Business['paper'][] = ['letter', 'a4'];
@@ -32,6 +35,8 @@ export const BUSINESS: Business = {
   opens: '08:00',
   dayMinutes: 480,
   workdays: [1, 2, 3, 4, 5],
+  north: 40,
+  east: 0,
 };
 
 /** Longest texts, and the shortest and longest working day that is planned by. */
@@ -86,6 +91,9 @@ const FAULTS: { readonly [K in keyof Business]: (value: Business[K]) => string |
     v.every((d) => Number.isInteger(d) && d >= 0 && d <= 6)
       ? undefined
       : 'Choose at least one day of the week that is worked.',
+  north: (v) =>
+    v >= -66 && v <= 66 ? undefined : 'Degrees north lie between −66 and 66: beyond it the sun does not set all year.',
+  east: (v) => (v >= -180 && v <= 180 ? undefined : 'Degrees east lie between −180 and 180.'),
 };
 
 /**
@@ -124,4 +132,17 @@ export const dayIn = (timeZone: string, now: Date): string => {
   }).formatToParts(now);
   const of = (type: string): string => parts.find((p) => p.type === type)?.value ?? '';
   return `${of('year')}-${of('month')}-${of('day')}`;
+};
+
+/** Minutes after midnight that it is in a time zone. */
+export const minuteIn = (timeZone: string, now: Date): number => {
+  const [h = '0', m = '0'] = new Intl.DateTimeFormat('en-GB', {
+    timeZone,
+    hour: '2-digit',
+    minute: '2-digit',
+    hourCycle: 'h23',
+  })
+    .format(now)
+    .split(':');
+  return Number(h) * 60 + Number(m);
 };

@@ -1,5 +1,7 @@
 import { CHECK_RULES, titleCodeOf } from '../check/index.ts';
 import type { CheckRules } from '../check/index.ts';
+import { CREW_RULES } from '../crews/index.ts';
+import type { CrewRules } from '../crews/index.ts';
 import type { LengthStyle } from '../measure/index.ts';
 import { PRICE_RULES } from '../price/index.ts';
 import type { PriceRules } from '../price/index.ts';
@@ -22,6 +24,7 @@ export interface BusinessRules {
   readonly pads: PadRules;
   readonly method: MethodRules;
   readonly saw: SawRules;
+  readonly crews: CrewRules;
   /** What its items are and cost, where that is not the trade's usual. */
   readonly items: ItemChanges;
   readonly units: { readonly style: LengthStyle; readonly denominator: 16 | 32 };
@@ -36,6 +39,7 @@ export const BUSINESS_RULES: BusinessRules = {
   pads: PAD_RULES,
   method: METHOD_RULES,
   saw: SAW_RULES,
+  crews: CREW_RULES,
   items: {},
   units: { style: 'inches', denominator: 16 },
 };
@@ -82,6 +86,15 @@ const BOUNDS: Readonly<Record<string, readonly [number, number]>> = {
   'saw.stack': [0.5, 12],
   'saw.stopMove': [0, 1000],
   'saw.ripPass': [0, 1000],
+  'crews.lateDay': [0, 500_000],
+  'crews.bayDay': [0, 100_000],
+  'crews.upset': [0, 100_000],
+  'crews.overtimeHour': [0, 50_000],
+  'crews.mixed': [0, 100_000],
+  'crews.overtime': [0, 240],
+  'crews.rain': [0, 1],
+  'crews.frost': [0, 70],
+  'crews.wind': [0, 60],
 };
 
 /** Least and most that a number setting may be. Where a table does not say it, a space is never nothing and nothing is twenty times its usual value. */

@@ -15,6 +15,9 @@ export interface Operation {
   readonly most: number;
   /** Minutes of work for the whole crew. */
   readonly minutes: number;
+  /** Minutes of it that are driven, and how long the way is, one way; 0 in the shop. */
+  readonly driving: number;
+  readonly way: number;
   /** Minutes that must pass after it before the next may start. */
   readonly dry: number;
   /** Stands still in this weather. */
@@ -116,6 +119,7 @@ export const planOperations = (steps: readonly Step[], repeat = 1, indoors = fal
   );
   const there = steps.some((s) => s.id === 'site-coat-1');
   const packed = steps.some((s) => s.id === 'pack');
+  const way = steps.find((s) => s.id === 'deliver')?.minutes ?? 0;
   const keyOf = new Map(steps.map((s) => [s.id, kindOf(s, coated, joined, there, packed)]));
   return (Object.keys(INFO) as OperationKey[]).flatMap((key): Operation[] => {
     const mine = steps.filter((s) => keyOf.get(s.id) === key);
@@ -133,6 +137,8 @@ export const planOperations = (steps: readonly Step[], repeat = 1, indoors = fal
           ...(mine.some((s) => s.pours) ? (['frost'] as const) : []),
         ],
         minutes: crewMinutes(mine, info.crew, repeat),
+        driving: mine.filter((s) => s.station === 'road').reduce((n, s) => n + s.minutes, 0),
+        way: info.station === 'road' || mine[0]?.place === 'site' ? way : 0,
         needs: [...needs],
         steps: mine.map((s) => s.id),
       },

@@ -6,13 +6,17 @@ import { AsItIs } from '../common/hidden.ts';
 import { IdPipe } from '../common/inputs.ts';
 import { EVERYONE, May, Me, Roles } from '../common/roles.ts';
 import { Heavy } from '../common/turns.ts';
-import { MoveDto, PutBackDto } from './board.dto.ts';
+import { CauseDto, ChooseDto, MoveDto, PutBackDto, ReleaseDto } from './board.dto.ts';
 import { Board } from './board.service.ts';
+import { Replan } from './replan.service.ts';
 
 @ApiTags('board')
 @Controller('board')
 export class BoardController {
-  constructor(@Inject(Board) private readonly board: Board) {}
+  constructor(
+    @Inject(Board) private readonly board: Board,
+    @Inject(Replan) private readonly replans: Replan,
+  ) {}
 
   @Get()
   @Roles(...EVERYONE)
@@ -45,5 +49,38 @@ export class BoardController {
   @Answers('BoardAnswer')
   putBack(@Body() body: PutBackDto, @Me() me: User) {
     return this.board.putBack(body, me);
+  }
+
+  @Post('release')
+  @HttpCode(200)
+  @Roles('office')
+  @Answers('BoardAnswer')
+  release(@Body() body: ReleaseDto, @Me() me: User) {
+    return this.board.release(body, me);
+  }
+
+  @Post('replan')
+  @HttpCode(200)
+  @Roles('office')
+  @Heavy()
+  @Answers('ReplanAnswer')
+  replan(@Body() body: CauseDto, @Me() me: User) {
+    return this.replans.propose(body, me);
+  }
+
+  @Post('replan/:id/choose')
+  @HttpCode(200)
+  @Roles('office')
+  @Answers('BoardAnswer')
+  choose(@Param('id', IdPipe) id: number, @Body() body: ChooseDto, @Me() me: User) {
+    return this.replans.choose(id, body, me);
+  }
+
+  @Get('promise/:order')
+  @Roles('office')
+  @Heavy()
+  @Answers('PromiseAnswer')
+  promise(@Param('order', IdPipe) order: number) {
+    return this.replans.promise(order);
   }
 }

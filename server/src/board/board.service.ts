@@ -1,6 +1,5 @@
 import { BadRequestException, ConflictException, Inject, Injectable } from '@nestjs/common';
-import { addDays, startOf } from '@rubbet/core/schedule';
-import type { Block } from '@rubbet/core/schedule';
+import { dayMinute } from '@rubbet/core/crews';
 import type { Operation } from '@rubbet/core/steps';
 import type { User } from '../auth/auth.answers.ts';
 import { readPlanText } from '../bench/workPlans.ts';
@@ -15,21 +14,24 @@ import type { Order } from '../orders/orders.answers.ts';
 import { Orders } from '../orders/orders.service.ts';
 import { Pool } from '../work/pool.ts';
 import { insertBlocks } from './blocks.ts';
-import type { BoardAnswer, MoveAnswer, Placed } from './board.answers.ts';
-import type { MoveDto, PutBackDto } from './board.dto.ts';
-import { readBoard, showBoard } from './readBoard.ts';
-import type { BoardState } from './readBoard.ts';
+import type { BoardAnswer, MoveAnswer } from './board.answers.ts';
+import type { MoveDto, PutBackDto, ReleaseDto } from './board.dto.ts';
+import { planOrder } from './planOrder.ts';
+import { readBoard } from './readBoard.ts';
+import { columnsOf, savePlan } from './savePlan.ts';
+import { sayFault, showBoard } from './showBoard.ts';
 
 /** How long a reading of the board is kept at most: on a cluster an older entry of the book may come to be seen after a newer one. */
 const KEPT_MS = 500;
 
-const moved = (): ConflictException =>
+const moved = (yours?: number, theirs?: number): ConflictException =>
   new ConflictException({
     code: 'stale',
     message: 'Somebody moved this block while you had the board open. Look at where it stands now.',
+    ...(yours === undefined ? {} : { yours, theirs }),
   });
 
-/** The crew board: what is planned on which crew or bay, and how it moves. Whoever changes it has it alone until it is written. */
+/** The crew board: who works at what, where and when, and how that moves. Whoever changes it has it alone until it is written. */
 @Injectable()
 export class Board {
   constructor(
@@ -58,46 +60,6 @@ export class Board {
     return this.#kept.answer;
   }
 
-  /** Writes the blocks that changed; gives where they stood before, with their new versions. */
-  private async save(b: BoardState, blocks: readonly Block[], trx: Db): Promise<Placed[]> {
-    const before = new Map(b.blocks.map((x) => [x.task, x]));
-    const versions = new Map(b.operations.map((o) => [o.id, o]));
-    const out: Placed[] = [];
-    for (const block of blocks) {
-      const old = before.get(block.task);
-      if (old && old.row === block.row && old.start === block.start && old.pinned === block.pinned) continue;
-      const index = Math.floor(block.start / b.calendar.minutes);
-      const day = b.calendar.days[index];
-      if (day === undefined || block.end > b.calendar.days.length * b.calendar.minutes)
-        throw new ConflictException({
-          code: 'beyond',
-          message: `There is no room for it within the ${b.calendar.days.length} working days that are planned ahead: free some first.`,
-        });
-      if (day < b.today)
-        throw new ConflictException({ code: 'past', message: 'That day is over: nothing is planned into the past.' });
-      await trx('operations')
-        .where({ id: block.task })
-        .update({
-          row: block.row,
-          day,
-          minute: block.start - index * b.calendar.minutes,
-          pinned: block.pinned,
-          version: trx.raw('version + 1'),
-        });
-      const was = versions.get(block.task);
-      if (was && was.row !== null && was.day !== null)
-        out.push({
-          task: block.task,
-          version: was.version + 1,
-          row: was.row,
-          day: was.day,
-          minute: was.minute ?? 0,
-          pinned: Boolean(was.pinned),
-        });
-    }
-    return out;
-  }
-
   private async operationsOf(order: Order): Promise<readonly Operation[]> {
     const plan = await readPlanText(this.db, order.id);
     return plan === undefined
@@ -106,7 +68,7 @@ export class Board {
   }
 
   /**
-   * Puts an order's operations on the board, after everything that stands there already.
+   * Puts an order's operations on the board; what stands there already stays.
    * @param from day before which nothing of it starts; tomorrow where left out
    */
   async plan(orderId: number, me: User, from?: string): Promise<BoardAnswer> {
@@ -125,13 +87,7 @@ export class Board {
       await lockShared(trx, 'board');
       const summary = order.revision?.summary;
       await insertBlocks(trx, orderId, operations, summary?.room ?? summary?.size);
-      const b = await readBoard(trx);
-      const now = startOf(b.calendar, from ?? addDays(b.today, 1));
-      if (now === undefined) throw new Error(`The calendar ends before ${b.today}.`);
-      const placed = new Set(b.blocks.map((x) => x.task));
-      // What was done and has no place any more needs none.
-      const tasks = b.tasks.filter((t) => !t.done || placed.has(t.id));
-      await this.save(b, await this.pool.run('schedule', [tasks, b.rows, b.calendar, b.blocks, now]), trx);
+      await planOrder(trx, this.pool, orderId, from);
       await trx('orders')
         .where({ id: orderId })
         .update({ scheduled_at: trx.raw('UTC_TIMESTAMP()') });
@@ -146,56 +102,65 @@ export class Board {
     });
   }
 
-  /** Moves one block; what depends on it follows. A move that the work does not allow is refused with the reason. */
+  /** Moves one block; what waits for it follows, sooner or later, and what is in its way gives way. A move that breaks a rule is refused with the reason. */
   move(body: MoveDto, me: User): Promise<MoveAnswer> {
     return transact(this.db, async (trx) => {
       await lockShared(trx, 'board');
-      const b = await readBoard(trx);
-      const op = b.operations.find((o) => o.id === body.task);
-      if (!op) throw new ConflictException({ code: 'gone', message: 'This block is not on the board any more.' });
-      if (op.version !== body.version)
-        throw new ConflictException({
-          code: 'stale',
-          message: 'Somebody moved this block while you had the board open. Look at where it stands now.',
-          yours: body.version,
-          theirs: op.version,
-        });
-      if (op.done)
-        throw new BadRequestException({ code: 'done', message: 'This work is done; it stays where it was.' });
-      if (body.day < b.today)
-        throw new BadRequestException({ code: 'past', message: 'That day is over: nothing is planned into the past.' });
-      const start = startOf(b.calendar, body.day);
-      if (start === undefined || b.calendar.days[start / b.calendar.minutes] !== body.day)
+      const s = await readBoard(trx);
+      const b = s.blocks.find((o) => o.id === body.task);
+      if (!b) throw new ConflictException({ code: 'gone', message: 'This block is not on the board any more.' });
+      if (b.version !== body.version) throw moved(body.version, b.version);
+      if (b.done) throw new BadRequestException({ code: 'done', message: 'This work is done; it stays where it was.' });
+      if (s.deliveries.has(b.order_id) && b.op === 'deliver')
         throw new BadRequestException({
-          code: 'closed',
-          message:
-            start === undefined
-              ? 'That is further ahead than the board is planned: choose an earlier day.'
-              : 'Nobody works that day: choose another.',
+          code: 'agreed',
+          message: 'This delivery is agreed on with the customer: change its day or hour at the order’s Road.',
         });
-      const result = await this.pool.run('moveBlock', [
-        b.tasks,
-        b.rows,
-        b.calendar,
-        b.blocks,
-        body.task,
-        { row: body.row, start: start + body.minute },
-      ]);
-      if (result.moved.length === 0) {
-        const clash = result.clashes[0];
+      const place = body.place === undefined ? undefined : s.places.find((p) => p.row === body.place);
+      if (body.place !== undefined && !place)
+        throw new BadRequestException({ code: 'invalid', message: `There is no place ${body.place} on the board.` });
+      const people = body.people?.map((key) => s.people.find((p) => p.key === key)?.id);
+      if (people?.includes(undefined))
+        throw new BadRequestException({ code: 'invalid', message: 'Somebody of them is not on the board any more.' });
+      const at = place?.id ?? s.places.find((p) => p.row === b.row)?.id;
+      const result = await this.pool.run('moveOperation', {
+        shop: s.shop,
+        to: {
+          operation: b.id,
+          start: dayMinute(s.today, body.day) + body.minute,
+          ...(at === undefined ? {} : { place: at }),
+          ...(people ? { people: people as string[] } : {}),
+        },
+      });
+      if (result.refused)
         throw new BadRequestException({
-          code: `move-${clash?.kind ?? 'refused'}`,
-          message: clash?.text ?? 'It cannot stand there.',
+          code: `move-${result.refused.kind}`,
+          message: sayFault(s, result.refused.text),
         });
-      }
-      const before = await this.save(b, result.blocks, trx);
+      const before = await savePlan(trx, s, result.plan, new Set([b.id]));
       await noteDeed(trx, me, {
         action: 'move',
         entity: 'operation',
         id: body.task,
-        detail: { row: body.row, day: body.day, minute: body.minute, before },
+        detail: { place: body.place, people: body.people, day: body.day, minute: body.minute, before },
       });
-      return { ...(await this.show(trx)), moved: result.moved, before };
+      return { ...(await this.show(trx)), moved: before.map((p) => p.task), before };
+    });
+  }
+
+  /** Lets a block that was put where it is by hand be planned again with the rest. */
+  release(body: ReleaseDto, me: User): Promise<BoardAnswer> {
+    return transact(this.db, async (trx) => {
+      await lockShared(trx, 'board');
+      const row = (await trx('operations').where({ id: body.task }).first('version')) as
+        { version: number } | undefined;
+      if (!row) throw new ConflictException({ code: 'gone', message: 'This block is not on the board any more.' });
+      if (row.version !== body.version) throw moved(body.version, row.version);
+      await trx('operations')
+        .where({ id: body.task })
+        .update({ pinned: false, version: row.version + 1 });
+      await noteDeed(trx, me, { action: 'release', entity: 'operation', id: body.task, detail: {} });
+      return this.show(trx);
     });
   }
 
@@ -203,19 +168,20 @@ export class Board {
   putBack(body: PutBackDto, me: User): Promise<BoardAnswer> {
     return transact(this.db, async (trx) => {
       await lockShared(trx, 'board');
-      const b = await readBoard(trx);
-      const rows = new Set(b.rows.map((r) => r.id));
+      const s = await readBoard(trx);
       for (const p of body.blocks) {
-        const op = b.operations.find((o) => o.id === p.task);
-        if (!op || op.version !== p.version || op.done) throw moved();
-        if (!rows.has(p.row))
-          throw new BadRequestException({ code: 'invalid', message: `There is no row ${p.row} on the board.` });
+        const b = s.blocks.find((o) => o.id === p.task);
+        if (!b || b.version !== p.version || b.done) throw moved();
+        if (p.place !== null && !s.places.some((x) => x.row === p.place))
+          throw new BadRequestException({ code: 'invalid', message: `There is no place ${p.place} on the board.` });
+        const known = new Set(s.people.map((x) => x.key));
+        if (p.visits.some((v) => v.people.some((key) => !known.has(key))))
+          throw new BadRequestException({ code: 'invalid', message: 'Somebody of them is not on the board any more.' });
         await trx('operations')
           .where({ id: p.task })
           .update({
-            row: p.row,
-            day: p.day,
-            minute: p.minute,
+            ...columnsOf(p.visits),
+            row: p.place,
             pinned: p.pinned,
             version: trx.raw('version + 1'),
           });

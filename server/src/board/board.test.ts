@@ -1,8 +1,8 @@
-import { addDays } from '@rubbet/core/schedule';
+import { addDays, weekday } from '@rubbet/core/days';
 import { dayIn } from '@rubbet/core/order';
 import { openTestApp } from '../testing/testApp.ts';
 import type { Agent, TestApp } from '../testing/testApp.ts';
-import type { BoardAnswer, MoveAnswer } from './board.answers.ts';
+import type { BoardAnswer, MoveAnswer, PromiseAnswer, ReplanAnswer, Visit } from './board.answers.ts';
 
 let app: TestApp;
 let office: Agent;
@@ -17,113 +17,418 @@ afterAll(() => app.close());
 const board = async (): Promise<BoardAnswer> => (await office.get('/api/board').expect(200)).body;
 /** What is written past the book is seen once a reading is over. */
 const settled = () => new Promise((r) => setTimeout(r, 600));
-const op = (b: BoardAnswer, key: string) => b.operations.find((o) => o.id === `${id}/${key}`);
-const blockOf = (b: BoardAnswer, task: string) => b.blocks.find((x) => x.task === task);
-const clashing = (b: BoardAnswer) => b.clashes.filter((c) => c.kind === 'overlap' || c.kind === 'order');
+const op = (b: BoardAnswer, task: string) => {
+  const found = b.operations.find((o) => o.id === task);
+  if (!found) throw new Error(`no block ${task}`);
+  return found;
+};
+const first = (b: BoardAnswer, task: string): Visit => op(b, task).visits[0] as Visit;
+/** Faults that no plan may have: nobody and nothing twice, nothing before what it needs. */
+const wrong = (b: BoardAnswer) =>
+  b.faults.filter((f) => !['past', 'unplanned', 'late'].includes(f.kind)).map((f) => f.text);
+const stands = (b: BoardAnswer) => b.operations.map((o) => [o.id, o.place, o.pinned, o.visits]);
+const workdays = (b: BoardAnswer, from: string): string[] =>
+  b.days.filter((d) => d.works && d.day > from).map((d) => d.day);
 const move = async (task: string, to: object) => {
   const b = await board();
-  const o = b.operations.find((x) => x.id === task);
-  const at = blockOf(b, task);
-  return office.post('/api/board/move').send({ task, version: o?.version, row: at?.row, minute: 0, ...to });
+  return office.post('/api/board/move').send({ task, version: op(b, task).version, minute: b.opens, ...to });
 };
 
+describe('the board of the demo', () => {
+  it('has people with their skills and days away, places, daylight and weather', async () => {
+    const b = await board();
+    expect(b.people.find((p) => p.name === 'Petra Lunn')).toMatchObject({
+      crew: 'alder',
+      skills: ['framing', 'paint', 'saw'],
+      away: [...Array(5).keys()].map((n) => ({ day: addDays(b.today, 9 + n), from: 0, to: 1440, note: 'holiday' })),
+    });
+    expect(b.places.map((p) => p.name)).toEqual(['Saw', 'Bay 1', 'Bay 2', 'Bay 3', 'Bay 4']);
+    const today = b.days.find((d) => d.day === b.today);
+    expect(today?.rise).toBeGreaterThan(200);
+    expect(today?.set).toBeLessThan(1400);
+    expect(wrong(b)).toEqual([]);
+  });
+  it('has nothing at night, on a Sunday or by nobody, and everything after what it needs', async () => {
+    const b = await board();
+    for (const o of b.operations)
+      for (const v of o.visits) {
+        expect(v.people.length).toBeGreaterThan(0);
+        for (const p of v.pieces) {
+          expect([0, 6]).not.toContain(weekday(p.day));
+          expect(p.from).toBeGreaterThanOrEqual(b.opens);
+          expect(p.to).toBeLessThanOrEqual(b.closes);
+        }
+        for (const need of o.needs) {
+          const before = b.operations.find((x) => x.id === need);
+          const dry = before?.visits.at(-1)?.dry;
+          if (!before || before.done || !dry) continue;
+          expect(
+            `${v.start.day} ${String(v.start.minute).padStart(4, '0')}` >=
+              `${dry.day} ${String(dry.minute).padStart(4, '0')}`,
+          ).toBe(true);
+        }
+      }
+  });
+});
+
 describe('an order on the board', () => {
-  it('goes on after what stands there already, never before tomorrow', async () => {
+  it('goes on where there is room, never before tomorrow, and moves nothing else', async () => {
+    const before = await board();
     const { body } = await office.post(`/api/board/plan/${id}`).expect(200);
     const b = body as BoardAnswer;
-    expect(clashing(b)).toEqual([]);
-    for (const o of b.operations.filter((x) => x.orderId === id)) {
-      const day = b.calendar.days[Math.floor((blockOf(b, o.id)?.start ?? 0) / b.calendar.minutes)] ?? '';
-      expect(day > b.today).toBe(true);
-    }
+    expect(wrong(b)).toEqual([]);
+    for (const o of b.operations.filter((x) => x.orderId === id)) expect(first(b, o.id).start.day > b.today).toBe(true);
+    expect(stands({ ...b, operations: b.operations.filter((o) => o.orderId !== id) })).toEqual(stands(before));
     expect((await app.order(id)).station).toBe('bench');
   });
-  it('is planned for two pens: twice the work, one drive', async () => {
+  it('is planned for two pens: twice the work, one way there', async () => {
     const b = await board();
     const one = await app
       .db('operations')
       .where({ order_id: await app.byTitle('Teasel'), op: 'deliver' })
       .first('minutes');
-    expect(op(b, 'deliver')?.minutes).toBeLessThan(2 * Number(one?.minutes));
+    expect(op(b, `${id}/deliver`).minutes).toBeLessThan(2 * Number(one?.minutes));
+    // There and back lie within the visit.
+    const visit = first(b, `${id}/deliver`);
+    const { way } = op(b, `${id}/deliver`);
+    expect(way).toBeGreaterThan(0);
+    expect(visit.end.minute - visit.start.minute).toBeGreaterThan(2 * way);
   });
-  it('moves with what depends on it, and is put back whole', async () => {
+  it('moves with what waits for it, later and sooner, and is put back whole', async () => {
     const before = await board();
-    const task = `${id}/${before.operations.some((o) => o.id === `${id}/frame`) ? 'frame' : 'build'}`;
-    const wrong = await move(task, { row: 'saw', day: before.calendar.days.at(-60) }).then((r) => r.body);
-    expect(wrong.message).toBe('Saw does not do bay work.');
-    const day = before.calendar.days[Math.floor((blockOf(before, task)?.start ?? 0) / 480) + 12];
-    const done = await move(task, { day });
+    const task = `${id}/build`;
+    const refused = await move(task, { place: 'saw', day: workdays(before, before.today).at(20) }).then((r) => r.body);
+    expect(refused.message).toMatch(/is no work for Saw/);
+    const later = workdays(before, first(before, task).start.day)[6] as string;
+    const done = await move(task, { day: later });
     expect(done.status).toBe(200);
     const moved = done.body as MoveAnswer;
     expect(moved.moved.length).toBeGreaterThan(1);
     expect(moved.before.map((x) => x.task).sort()).toEqual([...moved.moved].sort());
-    expect(clashing(moved)).toEqual([]);
-    const { body } = await office.post('/api/board/put-back').send({ blocks: moved.before }).expect(200);
-    const place = (b: BoardAnswer) => b.blocks.map((x) => [x.task, x.row, x.start, x.pinned]).sort();
-    expect(place(body as BoardAnswer)).toEqual(place(before));
+    expect(wrong(moved)).toEqual([]);
+    expect(op(moved, task).pinned).toBe(true);
+    expect(first(moved, task).start).toEqual({ day: later, minute: moved.opens });
+    expect(first(moved, `${id}/deliver`).start.day >= later).toBe(true);
+    // Sooner again: what waits for it comes along.
+    const sooner = workdays(before, first(before, task).start.day)[2] as string;
+    const nearer = await move(task, { day: sooner });
+    expect(nearer.body.message).toBeUndefined();
+    const back = nearer.body as MoveAnswer;
+    expect(first(back, `${id}/deliver`).start.day < first(moved, `${id}/deliver`).start.day).toBe(true);
+    await office.post('/api/board/put-back').send({ blocks: back.before }).expect(200);
+    const again = await board();
+    expect(stands(again)).toEqual(stands(moved));
+    // What was moved first is stale by now: it has another version.
+    await office.post('/api/board/put-back').send({ blocks: moved.before }).expect(409);
+    const versions = new Map(again.operations.map((o) => [o.id, o.version]));
+    const blocks = moved.before.map((x) => ({ ...x, version: versions.get(x.task) }));
+    const { body } = await office.post('/api/board/put-back').send({ blocks }).expect(200);
+    expect(stands(body as BoardAnswer)).toEqual(stands(before));
   });
   it('is put back wholly or not at all', async () => {
     const before = await board();
     const task = `${id}/load`;
-    const last = Math.floor((blockOf(before, task)?.start ?? 0) / 480);
-    const first = (await move(task, { day: before.calendar.days[last + 3] })).body as MoveAnswer;
+    const days = workdays(before, first(before, task).start.day);
+    const one = (await move(task, { day: days[3] })).body as MoveAnswer;
     // Somebody moves one of them again.
-    await move(task, { day: before.calendar.days[last + 4] }).then((r) => expect(r.status).toBe(200));
+    await move(task, { day: days[4] }).then((r) => expect(r.status).toBe(200));
     const now = await board();
-    const { body } = await office.post('/api/board/put-back').send({ blocks: first.before }).expect(409);
+    const { body } = await office.post('/api/board/put-back').send({ blocks: one.before }).expect(409);
     expect(body.code).toBe('stale');
-    expect((await board()).blocks).toEqual(now.blocks);
+    expect(stands(await board())).toEqual(stands(now));
+  });
+  it('stays where it was put, until it is let go', async () => {
+    const b = await board();
+    const task = `${id}/load`;
+    expect(op(b, task).pinned).toBe(true);
+    await office
+      .post('/api/board/release')
+      .send({ task, version: op(b, task).version + 1 })
+      .expect(409);
+    const { body } = await office
+      .post('/api/board/release')
+      .send({ task, version: op(b, task).version })
+      .expect(200);
+    expect(op(body as BoardAnswer, task).pinned).toBe(false);
+  });
+  it('is given to those who can do it, and to nobody else', async () => {
+    const b = await board();
+    const task = `${id}/build`;
+    const of = (name: string): string => b.people.find((p) => p.name === name)?.key ?? '';
+    const { day } = first(b, task).start;
+    const bad = await move(task, { day: workdays(b, day)[8], people: [of('Ruta Malin')] });
+    expect([bad.status, bad.body.code]).toEqual([400, 'move-skill']);
+    expect(bad.body.message).toMatch(/Ruta Malin does no framing/);
+    const later = workdays(b, day)[8] as string;
+    const good = (await move(task, { day: later, people: [of('Abel Stroud')] })).body as MoveAnswer;
+    expect(first(good, task).people).toEqual([of('Abel Stroud')]);
+    expect(wrong(good)).toEqual([]);
   });
   it.each([
     ['a day that is over', { day: addDays(dayIn('UTC', new Date()), -3) }, /nothing is planned into the past/],
-    ['a day further ahead than the plan', { day: '2099-01-02' }, /further ahead than the board/],
+    ['a day further ahead than the plan', { day: '2099-01-02' }, /further ahead than is planned/],
     ['no day', { day: '2026-W01-1' }, /date like/],
-    ['no row', { row: 'moon' }, /not on the board any more/],
-    ['a minute beyond the day', { minute: 480 }, /479/],
-    ['a version that is none', { version: null }, /version must be/],
-  ])('is not moved to %s', async (_words, to, words) => {
+    ['a minute of another day', { day: '2099-01-02', minute: 2000 }, /minute/],
+    ['nobody', { day: '2099-01-02', people: [] }, /Somebody must do it/],
+  ])('is not moved to %s', async (_, to, message) => {
+    const { body, status } = await move(`${id}/build`, to);
+    expect(status).toBe(400);
+    expect(body.message).toMatch(message);
+  });
+  it('is not moved to a Sunday, nor before what it needs', async () => {
     const b = await board();
-    const day = b.calendar.days[Math.floor((blockOf(b, `${id}/load`)?.start ?? 0) / 480) + 1];
-    const answer = await move(`${id}/load`, { day, ...to });
-    expect(answer.status).toBe(400);
-    expect(answer.body.message).toMatch(words);
+    const sunday = b.days.find((d) => d.day > b.today && weekday(d.day) === 0)?.day;
+    expect((await move(`${id}/build`, { day: sunday })).body.message).toMatch(/Nobody works then: the next/);
+    const { start } = first(b, `${id}/build`);
+    const early = await move(`${id}/load`, { day: start.day, minute: start.minute });
+    expect(early.body.message).toMatch(/starts before .* is done/);
+    expect(early.body.message).not.toMatch(/\d{4}-\d\d-\d\d|\d+\//);
+  });
+  it('two planners at once never write over each other', async () => {
+    const b = await board();
+    const task = `${id}/build`;
+    const days = workdays(b, first(b, task).start.day);
+    const { version } = op(b, task);
+    const answers = await Promise.all(
+      [days[1], days[2]].map((day) =>
+        office
+          .post('/api/board/move')
+          .send({ task, version, day, minute: b.opens })
+          .then((r) => r.status),
+      ),
+    );
+    expect(answers.sort()).toEqual([200, 409]);
+  });
+});
+
+describe('a morning on which something came up', () => {
+  const replan = async (body: object): Promise<ReplanAnswer> =>
+    (await office.post('/api/board/replan').send(body).expect(200)).body as ReplanAnswer;
+  /** Somebody who has work to come, and its first day. */
+  const busy = async () => {
+    const b = await board();
+    for (const p of b.people)
+      for (const o of b.operations)
+        for (const v of o.visits)
+          if (!o.done && !o.pinned && o.station === 'bay' && v.people.includes(p.key) && v.start.day > b.today)
+            return { b, who: p, day: v.start.day, task: o.id };
+    throw new Error('nobody has anything to do');
+  };
+  it('has plans without a fault, and moves nothing before one is chosen', async () => {
+    const { b, who, day } = await busy();
+    const found = await replan({ kind: 'ill', person: who.key, day, until: addDays(day, 4) });
+    expect(found.cause).toMatch(new RegExp(`${who.name} is away from`));
+    expect(found.plans.length).toBeGreaterThanOrEqual(1);
+    for (const p of found.plans) {
+      expect(p.faults.filter((f) => f.kind !== 'unplanned')).toEqual([]);
+      expect(p.cost.total).toBe(p.cost.late + p.cost.bays + p.cost.upset + p.cost.overtime + p.cost.mixed);
+      expect(p.bound).toBeLessThanOrEqual(p.cost.total);
+    }
+    const calm = found.plans.find((p) => p.kind === 'least upset');
+    for (const p of found.plans) expect(calm?.cost.upset).toBeLessThanOrEqual(p.cost.upset);
+    const now = await board();
+    expect(stands(now)).toEqual(stands(b));
+    expect(now.people.find((p) => p.key === who.key)?.away).toEqual(who.away);
+  });
+  it('follows the plan that is chosen: nobody works while away, and whom it concerns is told', async () => {
+    const { who, day } = await busy();
+    const found = await replan({ kind: 'ill', person: who.key, day });
+    const letters = (await app.db('outbox').where({ about: 'plan' })).length;
+    const { body } = await office
+      .post(`/api/board/replan/${found.id}/choose`)
+      .send({ plan: 'least upset' })
+      .expect(200);
+    const b = body as BoardAnswer;
+    expect(b.people.find((p) => p.key === who.key)?.away).toContainEqual({ day, from: 0, to: 1440, note: 'ill' });
+    for (const o of b.operations)
+      for (const v of o.visits) if (v.people.includes(who.key)) expect(v.pieces.map((p) => p.day)).not.toContain(day);
+    expect(wrong(b)).toEqual([]);
+    const told = await app.db('outbox').where({ about: 'plan' }).orderBy('id', 'desc');
+    const near = found.plans[0]?.shifts.some((s) => s.after.day <= addDays(b.today, 6)) ?? false;
+    if (near) expect(told.length).toBeGreaterThan(letters);
+    // Chosen once is chosen.
+    await office.post(`/api/board/replan/${found.id}/choose`).send({ plan: 'least upset' }).expect(409);
+  });
+  it('is looked at again where the board changed meanwhile: nothing is half written', async () => {
+    const { task } = await busy();
+    const found = await replan({ kind: 'longer', task, times: 2 });
+    const b = await board();
+    const day = workdays(b, first(b, task).start.day)[3];
+    await move(task, { day }).then((r) => expect(r.status).toBe(200));
+    const { minutes } = op(await board(), task);
+    const { body } = await office
+      .post(`/api/board/replan/${found.id}/choose`)
+      .send({ plan: 'least upset' })
+      .expect(409);
+    expect(body.message).toMatch(/The board changed since/);
+    expect(op(await board(), task).minutes).toBe(minutes);
+  });
+  it('rains: what is raised or coated outside waits; wood comes late: its cutting waits', async () => {
+    const { b, task } = await busy();
+    const order = Number(task.split('/')[0]);
+    const day = workdays(b, b.today)[6] as string;
+    const wood = await replan({ kind: 'late wood', order, day });
+    await office.post(`/api/board/replan/${wood.id}/choose`).send({ plan: 'least upset' }).expect(200);
+    const after = await board();
+    const byHand = new Set(after.operations.filter((o) => o.pinned).map((o) => o.id));
+    const saw = after.operations.find((o) => o.orderId === order && o.station === 'saw' && !o.done);
+    const next = after.operations.find((o) => o.orderId === order && !o.done);
+    expect(((saw ?? next)?.visits[0]?.start.day ?? '') >= day).toBe(true);
+    // What was put somewhere by hand stays there, and that it clashes now is told.
+    expect(after.faults.filter((f) => f.kind !== 'past' && !byHand.has(f.task))).toEqual([]);
+    for (const o of after.operations.filter((x) => x.pinned))
+      await office.post('/api/board/release').send({ task: o.id, version: o.version }).expect(200);
+    const wet = await replan({ kind: 'rain', day });
+    await office.post(`/api/board/replan/${wet.id}/choose`).send({ plan: 'least upset' }).expect(200);
+    const rainy = (await board()).days.find((d) => d.day === day);
+    expect([rainy?.rain, rainy?.weather]).toEqual([0.95, 'rain 95 %']);
+  });
+  it('spoils something: its work takes so much longer', async () => {
+    const { b, task } = await busy();
+    const found = await replan({ kind: 'spoiled', task, minutes: 90 });
+    await office.post(`/api/board/replan/${found.id}/choose`).send({ plan: 'least upset' }).expect(200);
+    const after = await board();
+    expect(op(after, task).minutes).toBe(op(b, task).minutes + 90);
+    const worked = (x: BoardAnswer) =>
+      op(x, task).visits.reduce((n, v) => n + v.people.length * v.pieces.reduce((m, p) => m + p.to - p.from, 0), 0);
+    expect(worked(after)).toBeGreaterThan(worked(b));
+  });
+  it.each([
+    [{ kind: 'ill', person: 'nobody' }, /Choose somebody of the board/],
+    [{ kind: 'ill' }, /Choose somebody of the board/],
+    [{ kind: 'rain', day: '2020-01-01' }, /That day is over/],
+    [{ kind: 'longer', task: '1/none' }, /Choose a block of the board/],
+    [{ kind: 'late wood', order: 999999 }, /Choose an order that has work/],
+    [{ kind: 'flood' }, /The cause is one of/],
+    [{ kind: 'longer', times: 50 }, /10 at most/],
+  ])('%j is refused with what to do', async (body, message) => {
+    const answer = await office.post('/api/board/replan').send(body).expect(400);
+    expect(answer.body.message).toMatch(message);
+  });
+  it('is the office’s to plan', async () => {
+    const shop = await app.as('shop');
+    await shop.post('/api/board/replan').send({ kind: 'look again' }).expect(403);
+    await shop.get(`/api/board/promise/${id}`).expect(403);
+  });
+});
+
+describe('a day that is promised', () => {
+  it('is later the surer it must be, behind what is on the board', async () => {
+    const open = await app.byTitle('Yarrow');
+    const { body } = await office.get(`/api/board/promise/${open}`).expect(200);
+    const p = body as PromiseAnswer;
+    const b = await board();
+    expect(p.samples).toBe(100);
+    expect((p.half as string) > b.today).toBe(true);
+    expect((p.half as string) <= (p.likely as string) && (p.likely as string) <= (p.sure as string)).toBe(true);
+    expect((await office.get(`/api/board/promise/${open}`).expect(200)).body).toEqual(p);
+  });
+});
+
+describe('days that are not like the others', () => {
+  it('somebody is away for a morning, and there after all', async () => {
+    const b = await board();
+    const who = b.people.find((p) => p.name === 'Ines Holloway');
+    const day = workdays(b, b.today)[12] as string;
+    const list = await office
+      .post('/api/absences')
+      .send({ userId: Number(who?.key), day, part: 'morning', note: 'school' })
+      .expect(201);
+    const mine = list.body.find((a: { day: string; name: string }) => a.day === day && a.name === 'Ines Holloway');
+    expect(mine).toMatchObject({ from: null, to: 720, note: 'school' });
+    expect((await board()).people.find((p) => p.key === who?.key)?.away).toContainEqual({
+      day,
+      from: 0,
+      to: 720,
+      note: 'school',
+    });
+    await office.delete(`/api/absences/${mine.id}`).expect(200);
+    await office.delete(`/api/absences/${mine.id}`).expect(404);
+    const bad = await office
+      .post('/api/absences')
+      .send({ userId: Number(who?.key), day, until: addDays(day, 90) })
+      .expect(400);
+    expect(bad.body.message).toMatch(/more than 60 days/);
+  });
+  it('the shop closes early, or people stay longer', async () => {
+    const b = await board();
+    const [early, long] = workdays(b, b.today).slice(14, 16) as [string, string];
+    await office
+      .put(`/api/calendar/${early}`)
+      .send({ version: 0, closed: false, closes: 720, note: 'fair' })
+      .expect(200);
+    await office.put(`/api/calendar/${long}`).send({ version: 0, closed: false, overtime: true }).expect(200);
+    const now = await board();
+    expect(now.days.find((d) => d.day === early)).toMatchObject({ closes: 720, note: 'fair', overtime: 0 });
+    expect(now.days.find((d) => d.day === long)).toMatchObject({ overtime: 120 });
+  });
+  it('a closed day with work on it is told, and mended by a plan', async () => {
+    const b = await board();
+    const day = b.operations.find((o) => !o.done && !o.pinned && (o.visits[0]?.start.day ?? '') > b.today)?.visits[0]
+      ?.start.day as string;
+    const known = await app.db('calendar_days').where({ day }).first('version');
+    await office
+      .put(`/api/calendar/${day}`)
+      .send({ version: known?.version ?? 0, closed: true, note: 'storm' })
+      .expect(200);
+    expect((await board()).faults.some((f) => f.kind === 'hours')).toBe(true);
+    const found = (await office.post('/api/board/replan').send({ kind: 'look again' }).expect(200))
+      .body as ReplanAnswer;
+    await office.post(`/api/board/replan/${found.id}/choose`).send({ plan: 'least upset' }).expect(200);
+    const after = await board();
+    for (const o of after.operations)
+      if (!o.done && !o.pinned) for (const v of o.visits) expect(v.pieces.map((p) => p.day)).not.toContain(day);
   });
 });
 
 describe('the board over the years', () => {
-  it('plans ahead of today however long an old block lies there', async () => {
-    const task = `${id}/load`;
+  it('tells of what should be done long since, and plans it anew', async () => {
+    const b = await board();
+    const task = `${id}/build`;
+    const long = addDays(b.today, -400);
+    const visit = first(b, task);
+    const old = {
+      ...visit,
+      start: { ...visit.start, day: long },
+      end: { ...visit.end, day: long },
+      dry: { ...visit.dry, day: long },
+      pieces: visit.pieces.map((p) => ({ ...p, day: long })),
+    };
     await app
       .db('operations')
       .where({ id: task })
-      .update({ day: addDays(dayIn('UTC', new Date()), -400) });
+      .update({ visits: JSON.stringify([old]), day: long, end_day: long, pinned: false });
     await settled();
-    const b = await board();
-    expect(b.calendar.days[0] && b.calendar.days[0] < addDays(b.today, -390)).toBe(true);
-    expect(b.calendar.days.filter((d) => d > b.today).length).toBeGreaterThanOrEqual(110);
-    const again = (await office.post(`/api/board/plan/${await app.byTitle('Clover, built for stock')}`).expect(200))
-      .body as BoardAnswer;
-    for (const x of again.blocks) {
-      const o = again.operations.find((y) => y.id === x.task);
-      if (o?.orderId === (await app.byTitle('Clover, built for stock')))
-        expect((again.calendar.days[Math.floor(x.start / 480)] ?? '') > again.today).toBe(true);
-    }
-    await app.db('operations').where({ id: task }).update({ done: true });
-    await settled();
-    // Done, and long ago: it is history.
+    const behind = (await board()).faults.find((f) => f.task === task && f.kind === 'past');
+    expect(behind?.text).toMatch(/build should have been done by .*: tick it off at the bench, or plan it anew\./);
+    const found = (await office.post('/api/board/replan').send({ kind: 'look again' }).expect(200))
+      .body as ReplanAnswer;
+    await office.post(`/api/board/replan/${found.id}/choose`).send({ plan: 'least upset' }).expect(200);
     const after = await board();
-    expect(after.operations.map((o) => o.id)).not.toContain(task);
-    expect((after.calendar.days[0] ?? '') > addDays(after.today, -40)).toBe(true);
+    expect(first(after, task).start.day >= after.today).toBe(true);
+    expect(wrong(after)).toEqual([]);
+    // Done, and long ago: it is history.
+    await app
+      .db('operations')
+      .where({ id: `${id}/saw` })
+      .update({ done: true, visits: JSON.stringify([old]), day: long, end_day: long });
+    await settled();
+    expect((await board()).operations.map((o) => o.id)).not.toContain(`${id}/saw`);
   });
   it('says so when there is no room ahead any more, and writes nothing', async () => {
     const task = `${id}/deliver`;
-    await app
-      .db('operations')
-      .where({ id: task })
-      .update({ minutes: 200 * 480, row: null, day: null });
+    await app.db('operations').where({ id: task }).update({ minutes: 60_000, visits: null, day: null, end_day: null });
     const before = await app.db('operations').where({ order_id: id }).orderBy('id');
     const { body } = await office.post(`/api/board/plan/${id}`).expect(409);
-    expect(body).toMatchObject({ code: 'beyond', message: expect.stringMatching(/no room for it within/) });
+    expect(body).toMatchObject({ code: 'beyond', message: expect.stringMatching(/no time or room for \d+ deliver/) });
     expect(await app.db('operations').where({ order_id: id }).orderBy('id')).toEqual(before);
+  });
+  it('has nothing of an order that is cancelled', async () => {
+    const { version } = await app.order(id);
+    await office
+      .post(`/api/orders/${id}/cancel`)
+      .send({ version, why: 'moved away', undo: ['days'] })
+      .expect(200);
+    expect((await board()).operations.some((o) => o.orderId === id)).toBe(false);
   });
 });

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { addDays } from '@rubbet/core/schedule';
+import { addDays } from '@rubbet/core/days';
 import { DB, readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import type { BookAnswer, DeedLine } from './book.answers.ts';

@@ -1,5 +1,5 @@
 import { ApiPropertyOptional } from '@nestjs/swagger';
-import { IsArray, IsIn, IsInt, IsString, MaxLength } from 'class-validator';
+import { IsArray, IsIn, IsInt, IsNumber, IsString, MaxLength } from 'class-validator';
 import { PAPERS } from '@rubbet/core/order';
 import { Optional, Version } from '../common/inputs.ts';
 
@@ -37,6 +37,16 @@ export class BusinessFields {
   @Optional()
   @IsArray({ message: 'the working days must be a list' })
   workdays?: number[];
+
+  @ApiPropertyOptional({ description: 'Degrees north.' })
+  @Optional()
+  @IsNumber({ allowNaN: false, allowInfinity: false }, { message: 'degrees north must be a number' })
+  north?: number;
+
+  @ApiPropertyOptional({ description: 'Degrees east.' })
+  @Optional()
+  @IsNumber({ allowNaN: false, allowInfinity: false }, { message: 'degrees east must be a number' })
+  east?: number;
 }
 
 export class BusinessDto extends BusinessFields {

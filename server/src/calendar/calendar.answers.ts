@@ -3,6 +3,9 @@ export interface CalendarDay {
   readonly day: string;
   readonly closed: boolean;
   readonly note: string;
+  /** When the shop closes early, minutes after midnight. */
+  readonly closes: number | null;
+  readonly overtime: boolean;
   readonly version: number;
   /** Blocks of open work that stand on it. */
   readonly blocks: number;

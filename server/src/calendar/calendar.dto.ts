@@ -1,6 +1,6 @@
 import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
-import { IsBoolean } from 'class-validator';
-import { IsDay, Optional, Text, Version } from '../common/inputs.ts';
+import { IsBoolean, ValidateIf } from 'class-validator';
+import { IsDay, Optional, Text, Version, Whole } from '../common/inputs.ts';
 
 export class CalendarDayDto {
   @Version()
@@ -14,6 +14,20 @@ export class CalendarDayDto {
   @Optional()
   @Text('the note', 0, 120)
   note?: string;
+
+  @ApiPropertyOptional({
+    type: Number,
+    nullable: true,
+    description: 'When the shop closes early, minutes after midnight.',
+  })
+  @ValidateIf((_, v) => v !== undefined && v !== null)
+  @Whole('the hour of closing', 0, 1440)
+  closes?: number | null;
+
+  @ApiPropertyOptional({ description: 'People stay longer that day.' })
+  @Optional()
+  @IsBoolean({ message: 'overtime is true or false' })
+  overtime?: boolean;
 }
 
 export class DayParam {

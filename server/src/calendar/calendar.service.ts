@@ -1,5 +1,5 @@
 import { BadRequestException, Inject, Injectable } from '@nestjs/common';
-import { addDays } from '@rubbet/core/schedule';
+import { addDays } from '@rubbet/core/days';
 import type { User } from '../auth/auth.answers.ts';
 import { readBusiness, shopToday } from '../business/readBusiness.ts';
 import { noteDeed } from '../database/audit.ts';
@@ -25,7 +25,9 @@ export class CalendarService {
     const today = await shopToday(db);
     const rows = await db('calendar_days')
       .where('day', '>=', addDays(today, -28))
-      .where((q) => q.where({ closed: true }).orWhere('note', '<>', ''))
+      .where((q) =>
+        q.where({ closed: true }).orWhere('note', '<>', '').orWhereNotNull('closes').orWhere('overtime', '>', 0),
+      )
       .orderBy('day')
       .limit(MOST);
     const standing = (await db('operations')
@@ -46,6 +48,8 @@ export class CalendarService {
         day: r.day as string,
         closed: Boolean(r.closed),
         note: r.note as string,
+        closes: r.closes as number | null,
+        overtime: Number(r.overtime) > 0,
         version: r.version as number,
         blocks: Number(standing.find((s) => s.day === r.day)?.n ?? 0),
       })),
@@ -64,7 +68,12 @@ export class CalendarService {
         });
       const before = await trx('calendar_days').where({ day }).first();
       if ((before?.version ?? 0) !== body.version) throw staleOf(body.version, before ?? { day, version: 0 });
-      const row = { closed: body.closed, note: body.note ?? '' };
+      const row = {
+        closed: body.closed,
+        note: body.note ?? '',
+        ...(body.closes === undefined ? {} : { closes: body.closes }),
+        ...(body.overtime === undefined ? {} : { overtime: body.overtime ? 1 : 0 }),
+      };
       if (before)
         await trx('calendar_days')
           .where({ day })

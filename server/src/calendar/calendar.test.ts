@@ -1,4 +1,4 @@
-import { addDays, weekday } from '@rubbet/core/schedule';
+import { addDays, weekday } from '@rubbet/core/days';
 import { openTestApp } from '../testing/testApp.ts';
 import type { Agent, TestApp } from '../testing/testApp.ts';
 

@@ -3,6 +3,7 @@ import { ApiResponse } from '@nestjs/swagger';
 
 /** Names of the shapes that routes answer with, each a type of answers.ts: the published document names them. */
 export type AnswerShape =
+  | 'Absence'
   | 'Batch'
   | 'Availability'
   | 'BatchSummary'
@@ -17,6 +18,7 @@ export type AnswerShape =
   | 'Customer'
   | 'CustomerDetail'
   | 'EarningsMonth'
+  | 'Feed'
   | 'FleetAnswer'
   | 'Health'
   | 'InviteAnswer'
@@ -33,6 +35,8 @@ export type AnswerShape =
   | 'Model'
   | 'ModelFile'
   | 'MoveAnswer'
+  | 'PromiseAnswer'
+  | 'ReplanAnswer'
   | 'Order'
   | 'OrderList'
   | 'Person'

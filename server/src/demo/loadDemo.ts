@@ -1,4 +1,5 @@
 import {
+  AWAY,
   BUILDERS,
   BUSINESS_OF_DEMO,
   CREWS,
@@ -9,20 +10,22 @@ import {
   TRAILERS,
   USERS,
   VEHICLES,
-  weatherFor,
+  SKILLS_OF,
 } from '@rubbet/demo';
 import type { DemoOrder } from '@rubbet/demo';
 import { findFamily, parseSpec } from '@rubbet/core/model';
 import type { Spec } from '@rubbet/core/model';
 import { BUSINESS, BUSINESS_RULES, computeOrder, unitsOf } from '@rubbet/core/order';
-import { addDays, weekday } from '@rubbet/core/schedule';
+import { addDays, daysBetween } from '@rubbet/core/days';
 import { isBenchStep, isRead, lineUnits, readingsOf } from '@rubbet/core/steps';
 import { repeatParts } from '@rubbet/core/unit';
 import type { User } from '../auth/auth.answers.ts';
 import { hashPassword } from '../auth/passwords.ts';
 import { Bench } from '../bench/bench.service.ts';
 import { findPlan } from '../bench/workPlans.ts';
+import type { Visit } from '../board/board.answers.ts';
 import { Board } from '../board/board.service.ts';
+import { columnsOf } from '../board/savePlan.ts';
 import { keepBusiness, readBusiness, shopToday } from '../business/readBusiness.ts';
 import { Customers } from '../customers/customers.service.ts';
 import { readJson } from '../database/connect.ts';
@@ -85,11 +88,11 @@ const loadBusiness = async (trx: Db, passwordHash: string): Promise<Map<string, 
       name: u.name,
       login: u.login,
       roles: json([u.role]),
-      skills: json(u.role === 'shop' ? ['saw', 'bay'] : u.role === 'driver' ? ['road', 'site'] : []),
+      skills: json(SKILLS_OF[u.role]),
       password_hash: passwordHash,
     })),
   );
-  await trx('users').insert(BUILDERS.map((name) => ({ name, roles: json([]), skills: json(['bay', 'paint']) })));
+  await trx('users').insert(BUILDERS.map((b) => ({ name: b.name, roles: json([]), skills: json(b.skills) })));
   const people = (await trx('users').select('id', 'name')) as { id: number; name: string }[];
   for (const [seq, c] of CREWS.entries()) {
     const { members, stations, ...row } = c;
@@ -105,11 +108,16 @@ const loadBusiness = async (trx: Db, passwordHash: string): Promise<Map<string, 
   for (const v of VEHICLES) await trx('vehicles').insert({ id: v.id, vehicle: json(v) });
   await loadSupply(trx);
   const today = await shopToday(trx);
-  const monday = addDays(today, -((weekday(today) + 6) % 7));
-  for (let i = 0; i < 60; i++) {
-    const day = addDays(monday, i);
-    await trx('calendar_days').insert({ day, closed: false, weather: weatherFor(day) });
-  }
+  for (const a of AWAY)
+    for (let n = 0; n < a.days; n++)
+      await trx('absences').insert({
+        user_id: people.find((p) => p.name === a.name)?.id as number,
+        day: addDays(today, a.from + n),
+        from_minute: a.part === 'afternoon' ? 720 : null,
+        to_minute: a.part === 'morning' ? 720 : null,
+        note: a.note,
+        by: USERS[0].name,
+      });
   const models = new Map<string, { id: number; spec: Spec }>();
   for (const m of MODELS) {
     const spec = parseSpec({ family: m.family, params: m.params });
@@ -248,6 +256,40 @@ const takeOrder = async (
   return order.id;
 };
 
+interface Stood {
+  readonly id: string;
+  readonly row: string | null;
+  readonly visits: readonly Visit[];
+}
+
+/** Where an order's blocks stand. */
+const readVisits = async (db: Db, id: number): Promise<Stood[]> =>
+  (
+    (await db('operations').where({ order_id: id }).whereNotNull('visits').select('id', 'row', 'visits')) as Stood[]
+  ).map((o) => ({ ...o, visits: readJson<Visit[]>(o.visits) }));
+
+/** What of an order is done was done in the weeks before: as it was planned, so many whole weeks earlier. */
+const backDate = async (db: Db, id: number, planned: readonly Stood[], today: string): Promise<void> => {
+  const done = new Set((await db('operations').where({ order_id: id, done: true }).pluck('id')) as string[]);
+  const mine = planned.filter((p) => done.has(p.id));
+  const last = mine.reduce((d, p) => [d, p.visits.at(-1)?.end.day ?? d].sort().at(-1) as string, '');
+  if (last === '') return;
+  const weeks = Math.max(0, Math.ceil((daysBetween(today, last) + 1) / 7));
+  const move = (day: string): string => addDays(day, -7 * weeks);
+  for (const p of mine) {
+    const visits = p.visits.map((v): Visit => ({
+      ...v,
+      start: { ...v.start, day: move(v.start.day) },
+      end: { ...v.end, day: move(v.end.day) },
+      dry: { ...v.dry, day: move(v.dry.day) },
+      pieces: v.pieces.map((x) => ({ ...x, day: move(x.day) })),
+    }));
+    await db('operations')
+      .where({ id: p.id })
+      .update({ ...columnsOf(visits), row: p.row });
+  }
+};
+
 /** Takes an accepted order on through days, bench and road. */
 const goOn = async (
   db: Db,
@@ -262,6 +304,7 @@ const goOn = async (
   await s.bench.make(id, office);
   // What is built without having been planned waits for its delivery.
   if (o.upTo !== 'benched') await s.board.plan(id, office, today);
+  const planned = await readVisits(db, id);
   if (reached(o, 'bench')) await workAtBench(db, s, id, reached(o, 'benched'));
   if (reached(o, 'road'))
     await s.road.set(
@@ -277,11 +320,7 @@ const goOn = async (
     );
   if (reached(o, 'delivered')) await s.acts.deliver(id, (await s.orders.find(id)).version, driver);
   if (reached(o, 'done')) await s.acts.handOver(id, (await s.orders.find(id)).version, driver);
-  // What is behind an order on the road was done in the weeks before.
-  if (reached(o, 'road'))
-    await db('operations')
-      .where({ order_id: id, done: true })
-      .update({ day: db.raw('DATE_SUB(day, INTERVAL 14 DAY)') });
+  await backDate(db, id, planned, today);
   if (o.upTo === 'planned' || reached(o, 'road'))
     for (const item of ['gate', 'turning'])
       await db('visit_items').insert({ order_id: id, item, done_at: db.raw('UTC_TIMESTAMP()') });

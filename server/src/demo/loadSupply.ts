@@ -1,6 +1,6 @@
 import { LEAST, PRICES_BEHIND, PURCHASES, RACK, SUPPLIER_OF, SUPPLIERS, USERS, WEEKS_BEHIND } from '@rubbet/demo';
 import { priceOf, sizesOfItem, STOCK } from '@rubbet/core/stock';
-import { addDays } from '@rubbet/core/schedule';
+import { addDays } from '@rubbet/core/days';
 import { shopToday } from '../business/readBusiness.ts';
 import type { Db } from '../database/connect.ts';
 

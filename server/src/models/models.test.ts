@@ -68,7 +68,7 @@ describe('standard models', () => {
     const kept = await patch({ version: made.version, ranges: { length: [60, 96] } }).expect(200);
     expect(kept.body.ranges).toEqual({ length: [60, 96] });
     const bad = await patch({ version: kept.body.version, ranges: { length: [10, 96] } }).expect(400);
-    expect(bad.body.message).toBe('ranges.length: 10 to 96 is not within 36 to 144.');
+    expect(bad.body.message).toBe('Not taken: ranges.length: 10 to 96 is not within 36 to 144.');
     const unknown = await patch({ version: kept.body.version, ranges: { wings: [1, 2] } }).expect(400);
     expect(unknown.body.message).toMatch(/raised-gable has no length or count of that name/);
     expect((await office.get(`/api/models/${made.id}`).expect(200)).body.ranges).toEqual({ length: [60, 96] });

@@ -115,7 +115,7 @@ export const freePlaces = async (trx: Db, id: number): Promise<void> => {
   await trx('operations')
     .where({ order_id: id, done: true })
     .where('day', '>', await shopToday(trx))
-    .update({ row: null, day: null, minute: null });
+    .update({ row: null, day: null, minute: null, end_day: null, visits: null });
 };
 
 /** Writes the place that an order is listed at, from what has been done for it. */

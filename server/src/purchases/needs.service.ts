@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { addDays } from '@rubbet/core/schedule';
+import { addDays } from '@rubbet/core/days';
 import { countTaken, netNeeds } from '@rubbet/core/saw';
 import type { RackStock, SawFace, SawPart, SawSheetPart, There, Wanted } from '@rubbet/core/saw';
 import { findItem, findLumber, priceOf, withItems } from '@rubbet/core/stock';

@@ -1,10 +1,13 @@
 import { BadRequestException, ConflictException, Inject, Injectable } from '@nestjs/common';
 import { clockOf, tripsOverlap, tripWindow } from '@rubbet/core/haul';
 import type { TripWindow } from '@rubbet/core/haul';
+import { addDays } from '@rubbet/core/days';
 import type { BusinessRules, OrderSummary } from '@rubbet/core/order';
 import { driveMinutes } from '@rubbet/core/steps';
 import type { User } from '../auth/auth.answers.ts';
 import { shopToday } from '../business/readBusiness.ts';
+import { planOrder } from '../board/planOrder.ts';
+import { AHEAD } from '../board/readBoard.ts';
 import { noteDeed } from '../database/audit.ts';
 import { DB, readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
@@ -104,7 +107,7 @@ export class Road {
     const last = await trx('operations')
       .where({ order_id: order.id, done: false })
       .whereIn('station', ['bay', 'paint', 'saw'])
-      .max<{ day: string | null }[]>({ day: 'day' });
+      .max<{ day: string | null }[]>({ day: 'end_day' });
     const ready = last[0]?.day ?? null;
     if (ready !== null && body.day < ready)
       throw new BadRequestException({
@@ -131,6 +134,12 @@ export class Road {
       if (old) await updateVersioned(trx, 'deliveries', old.id as number, body.version, row);
       else if (body.version === 0) await trx('deliveries').insert({ order_id: orderId, ...row });
       else throw staleOf(body.version, { version: 0 });
+      // The board follows what is agreed on with the customer.
+      const planned = trx('operations').where({ order_id: orderId, done: false }).whereNotNull('visits');
+      if (body.day < addDays(await shopToday(trx), AHEAD - 14) && (await planned.first('id'))) {
+        await lockShared(trx, 'board');
+        await planOrder(trx, this.pool, orderId);
+      }
       await settleStation(trx, orderId);
       await noteDeed(trx, me, { action: 'set delivery', entity: 'order', id: orderId, detail: row });
       return this.orders.find(orderId, trx);

@@ -1,12 +1,20 @@
 import type { StationKey } from '@rubbet/core/order';
-import type { Block, Clash, Row } from '@rubbet/core/schedule';
-import type { BoardOperation } from '../board/board.answers.ts';
+import type { Station } from '@rubbet/core/steps';
+import type { BoardFault, BoardOrder } from '../board/board.answers.ts';
 import type { Delivery } from '../road/road.answers.ts';
 
-/** A block of today's work with what it is and where. */
-export interface TodayWork extends Omit<Block, 'row'> {
-  readonly operation?: BoardOperation;
-  readonly row?: Row;
+/** A stretch of today's work: what it is, where, by whom, minutes after midnight. */
+export interface TodayWork {
+  readonly task: string;
+  readonly orderId: number;
+  readonly title: string;
+  readonly name: string;
+  readonly station: Station;
+  readonly done: boolean;
+  readonly from: number;
+  readonly to: number;
+  readonly place: string;
+  readonly people: readonly string[];
 }
 
 /** What the day asks for. */
@@ -14,7 +22,10 @@ export interface TodayAnswer {
   readonly today: string;
   readonly workday: string;
   readonly work: readonly TodayWork[];
-  readonly clashes: readonly Clash[];
+  readonly faults: readonly BoardFault[];
+  readonly late: readonly BoardOrder[];
+  /** Who is away that day. */
+  readonly away: readonly { readonly name: string; readonly note: string }[];
   readonly deliveries: readonly Delivery[];
   readonly waiting: readonly {
     readonly id: number;

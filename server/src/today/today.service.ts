@@ -11,6 +11,10 @@ const WAITING = 40;
 const LOADS = 6;
 const DEEDS = 8;
 const TROUBLES = 20;
+/** Minutes before closing in which nothing is begun any more. */
+const LAST = 15;
+/** Where work is done that has no place on the board. */
+const OUTSIDE: Readonly<Record<string, string>> = { yard: 'Yard', road: 'Road', site: 'Site' };
 
 /** What the day asks for: work on each row, loads of the week, orders that wait, and what the plan says. */
 @Injectable()
@@ -61,20 +65,41 @@ export class Today {
         .limit(DEEDS)
         .select('at', 'actor', 'action', 'entity', 'entity_id as entityId') as unknown as Promise<TodayAnswer['log']>,
     ]);
-    const first = board.calendar.days.findIndex((d) => d >= board.today);
-    const from = first * board.calendar.minutes;
-    const work = board.blocks
-      .filter((b) => b.start < from + board.calendar.minutes && b.end > from)
-      .map(({ row, ...b }): TodayWork => {
-        const operation = board.operations.find((o) => o.id === b.task);
-        const at = board.rows.find((r) => r.id === row);
-        return { ...b, ...(operation ? { operation } : {}), ...(at ? { row: at } : {}) };
-      });
+    // When no more work begins people look at the next day.
+    const over = board.days.some((d) => d.day === board.today && board.now > d.closes + d.overtime - LAST);
+    const workday =
+      board.days.find((d) => d.works && (over ? d.day > board.today : d.day >= board.today))?.day ?? board.today;
+    const nameOf = new Map(board.people.map((p) => [p.key, p.name]));
+    const placeOf = new Map(board.places.map((p) => [p.id, p.name]));
+    const work = board.operations
+      .flatMap((o) =>
+        o.visits.flatMap((v) =>
+          v.pieces
+            .filter((p) => p.day === workday)
+            .map((p): TodayWork => ({
+              task: o.id,
+              orderId: o.orderId,
+              title: o.title,
+              name: o.name,
+              station: o.station,
+              done: o.done,
+              from: p.from,
+              to: p.to,
+              place: placeOf.get(o.place ?? '') ?? OUTSIDE[o.station] ?? '',
+              people: v.people.flatMap((key) => nameOf.get(key) ?? []),
+            })),
+        ),
+      )
+      .sort((a, b) => a.from - b.from || a.orderId - b.orderId);
     return {
       today: board.today,
-      workday: board.calendar.days[first] ?? board.today,
+      workday,
       work,
-      clashes: board.clashes,
+      faults: board.faults,
+      late: board.orders.filter((o) => o.late > 0),
+      away: board.people.flatMap((p) =>
+        p.away.filter((a) => a.day === workday).map((a) => ({ name: p.name, note: a.note })),
+      ),
       deliveries: deliveries.slice(0, LOADS),
       waiting,
       troubles: [

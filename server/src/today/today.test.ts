@@ -17,9 +17,12 @@ describe('the day', () => {
     expect(workday >= day).toBe(true);
     expect(work.length).toBeGreaterThan(0);
     for (const w of work) {
-      expect(w.operation?.id).toBe(w.task);
-      expect(w.row?.stations).toContain(w.operation?.station);
+      expect(w.task.startsWith(`${w.orderId}/`)).toBe(true);
+      expect(w.to).toBeGreaterThan(w.from);
+      expect(w.people.length).toBeGreaterThan(0);
+      expect(w.place).not.toBe('');
     }
+    expect(work.map((w) => w.from)).toEqual([...work.map((w) => w.from)].sort((a, b) => a - b));
   });
   it('lists orders that wait for a decision, the most urgent first, and forgets those on hold', async () => {
     const { waiting } = await today();

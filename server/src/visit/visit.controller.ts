@@ -1,10 +1,11 @@
-import { Body, Controller, Get, Inject, Param, Put, StreamableFile } from '@nestjs/common';
+import { Body, Controller, Get, Header, Inject, Param, Put, StreamableFile } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { Answers } from '../common/answer.ts';
 import { Roles } from '../common/roles.ts';
 import { Heavy } from '../common/turns.ts';
 import { Documents } from '../documents/documents.service.ts';
 import { ConfirmDto } from './visit.dto.ts';
+import { Feeds } from '../feeds/feeds.service.ts';
 import { Visits } from './visit.service.ts';
 
 @ApiTags('visit')
@@ -13,6 +14,7 @@ export class VisitController {
   constructor(
     @Inject(Visits) private readonly visits: Visits,
     @Inject(Documents) private readonly documents: Documents,
+    @Inject(Feeds) private readonly feeds: Feeds,
   ) {}
 
   @Get()
@@ -38,5 +40,13 @@ export class VisitController {
       type: 'application/pdf',
       disposition: `inline; filename="site-sheet-${order.id}.pdf"`,
     });
+  }
+
+  /** The customer's day as a calendar; it is read again and again, so it follows when the day moves. */
+  @Get('day.ics')
+  @Roles('anyone')
+  @Header('content-type', 'text/calendar; charset=utf-8')
+  async day(@Param('token') token: string): Promise<string> {
+    return this.feeds.customerDay(await this.visits.find(token));
   }
 }

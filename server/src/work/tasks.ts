@@ -15,7 +15,6 @@ import {
   unitsOf,
 } from '@rubbet/core/order';
 import type { Business, BusinessRules, OrderComputation, OrderInput, WorkPlan } from '@rubbet/core/order';
-import { moveBlock, planSchedule } from '@rubbet/core/schedule';
 import { planMesh, replanSticks } from '@rubbet/core/takeoff';
 import { hasCut, repeatParts } from '@rubbet/core/unit';
 import type { Batch } from '../batches/batches.answers.ts';
@@ -32,6 +31,7 @@ import type { RackLine } from '../rack/rack.answers.ts';
 import { stickersOf } from '../rack/stickersOf.ts';
 import type { LoadOn } from '../road/road.answers.ts';
 import type { Order } from '../orders/orders.answers.ts';
+import { CREW_TASKS } from './crewTasks.ts';
 import { SAW_TASKS } from './sawTasks.ts';
 
 /** What an order's figures follow from. */
@@ -293,8 +293,7 @@ export const TASKS = {
   cutList: ({ source }: { readonly source: Source }) => writeCutList(madeFrom(source).build),
   drawing: ({ source, view }: { readonly source: Source; readonly view: string }) =>
     writeSvg(drawBuild(madeFrom(source).build, view)),
-  schedule: (args: Parameters<typeof planSchedule>) => planSchedule(...args),
-  moveBlock: (args: Parameters<typeof moveBlock>) => moveBlock(...args),
+  ...CREW_TASKS,
   replanSticks: (args: Parameters<typeof replanSticks>) => replanSticks(...args),
   /** What is cut of some open parts of an order: sticks, sheets and mesh, and how many wait to be measured in place. */
   sawParts: ({

@@ -211,6 +211,10 @@ const router = createBrowserRouter([
                 children: rack,
               },
               { path: 'crews', element: page(() => import('../pages/crews/Crews.tsx'), 'Crews') },
+              { path: 'crews/morning', element: page(() => import('../pages/crews/Morning.tsx'), 'Morning') },
+              { path: 'crews/my-day', element: page(() => import('../pages/crews/MyDay.tsx'), 'MyDay') },
+              { path: 'crews/figures', element: page(() => import('../pages/crews/Figures.tsx'), 'Figures') },
+              { path: 'crews/calendars', element: page(() => import('../pages/crews/Calendars.tsx'), 'Calendars') },
               { path: 'roads', element: page(() => import('../pages/roads/Roads.tsx'), 'Roads') },
               {
                 path: 'settings',

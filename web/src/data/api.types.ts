@@ -36,6 +36,10 @@ export interface components {
       /** @description Working minutes of a day. */
       readonly dayMinutes?: number;
       readonly workdays?: readonly number[];
+      /** @description Degrees north. */
+      readonly north?: number;
+      /** @description Degrees east. */
+      readonly east?: number;
     };
     readonly SetupDto: {
       /** @description The code that the terminal printed. */
@@ -67,6 +71,10 @@ export interface components {
       /** @description Working minutes of a day. */
       readonly dayMinutes?: number;
       readonly workdays?: readonly number[];
+      /** @description Degrees north. */
+      readonly north?: number;
+      /** @description Degrees east. */
+      readonly east?: number;
       /** @description The version that the change was made on, 0 where there was none. */
       readonly version: number;
     };
@@ -179,6 +187,10 @@ export interface components {
       /** @description Nobody works that day. */
       readonly closed: boolean;
       readonly note?: string;
+      /** @description When the shop closes early, minutes after midnight. */
+      readonly closes?: number | null;
+      /** @description People stay longer that day. */
+      readonly overtime?: boolean;
     };
     readonly SiteDto: {
       readonly name: string;
@@ -380,19 +392,81 @@ export interface components {
       readonly change: number;
       readonly why: string;
     };
+    readonly MomentDto: {
+      /** @example 2026-05-04 */
+      readonly day: string;
+      readonly minute: number;
+    };
+    readonly StretchDto: {
+      /** @example 2026-05-04 */
+      readonly day: string;
+      readonly from: number;
+      readonly to: number;
+    };
+    readonly VisitDto: {
+      readonly start: components['schemas']['MomentDto'];
+      readonly end: components['schemas']['MomentDto'];
+      readonly dry: components['schemas']['MomentDto'];
+      readonly people: readonly string[];
+      readonly trailer: string | null;
+      readonly pieces: readonly components['schemas']['StretchDto'][];
+    };
     readonly PlacedDto: {
       readonly task: string;
       /** @description The version that the change was made on, 0 where there was none. */
       readonly version: number;
-      readonly row: string;
-      /** @example 2026-05-04 */
-      readonly day: string;
-      /** @description Working minutes into the day. */
-      readonly minute: number;
+      readonly place: string | null;
       readonly pinned: boolean;
+      readonly visits: readonly components['schemas']['VisitDto'][];
     };
     readonly PutBackDto: {
       readonly blocks: readonly components['schemas']['PlacedDto'][];
+    };
+    readonly ReleaseDto: {
+      readonly task: string;
+      /** @description The version that the change was made on, 0 where there was none. */
+      readonly version: number;
+    };
+    readonly CauseDto: {
+      /** @enum {string} */
+      readonly kind: 'ill' | 'late wood' | 'rain' | 'spoiled' | 'longer' | 'look again';
+      /** @description Who is ill. */
+      readonly person?: string;
+      /** @description The order whose wood is late, or whose panel is spoiled. */
+      readonly order?: number;
+      /** @description The block that takes longer, or is to be made again. */
+      readonly task?: string;
+      /** @description The wet day, the day on which the wood comes, or the first day of an illness. */
+      readonly day?: string;
+      /** @description The last day of an illness. */
+      readonly until?: string;
+      /** @description How many times as long a block takes. */
+      readonly times?: number;
+      /** @description Minutes that what is spoiled takes again. */
+      readonly minutes?: number;
+    };
+    readonly ChooseDto: {
+      /** @enum {string} */
+      readonly plan: 'least upset' | 'fewest late' | 'no overtime';
+    };
+    readonly AbsenceDto: {
+      readonly userId: number;
+      /** @example 2026-05-04 */
+      readonly day: string;
+      /** @example 2026-05-08 */
+      readonly until?: string;
+      /**
+       * @description The whole day if left out.
+       * @enum {string}
+       */
+      readonly part?: 'day' | 'morning' | 'afternoon';
+      readonly note?: string;
+    };
+    readonly FeedDto: {
+      /** @enum {string} */
+      readonly kind: 'crew' | 'person' | 'trailer' | 'shop';
+      /** @description Whose it is: a crew, a person or a trailer; the shop for all. */
+      readonly ref: string;
     };
     readonly DeliveryDto: {
       /** @description The version that the change was made on, 0 where there was none. */
@@ -585,6 +659,16 @@ export interface components {
       readonly item: 'ground' | 'gate' | 'turning' | 'services' | 'permits' | 'litter' | 'birds' | 'home';
       readonly done: boolean;
     };
+    /** @description Somebody who is away on a day: all of it, or from when to when, minutes after midnight. */
+    readonly Absence: {
+      readonly id: number;
+      readonly userId: number;
+      readonly name: string;
+      readonly day: string;
+      readonly from: number | null;
+      readonly to: number | null;
+      readonly note: string;
+    };
     /** @description A panel or group that is built as one thing. `face` looks at it from outside: u to the right, v up. */
     readonly Assembly: import('@rubbet/core/unit').Assembly;
     /** @enum {string} */
@@ -738,24 +822,61 @@ export interface components {
     readonly Bench: import('@rubbet/core/site').Bench;
     /** @description What a fastener goes through and what it is held in, inches along it, where it is driven square. */
     readonly Bite: import('@rubbet/core/unit').Bite;
-    /** @description A planned block. `start` and `end` are working minutes since the calendar's first day began. */
-    readonly Block: import('@rubbet/core/schedule').Block;
     /** @description The crew board. */
     readonly BoardAnswer: {
       readonly today: string;
-      readonly calendar: components['schemas']['Calendar'];
+      readonly now: number;
+      readonly opens: number;
+      readonly closes: number;
       readonly days: readonly components['schemas']['BoardDay'][];
-      readonly rows: readonly components['schemas']['Row'][];
+      readonly places: readonly components['schemas']['BoardPlace'][];
+      readonly crews: readonly {
+        readonly id: string;
+        readonly name: string;
+      }[];
+      readonly people: readonly components['schemas']['BoardPerson'][];
+      readonly trailers: readonly {
+        readonly id: string;
+        readonly name: string;
+      }[];
+      readonly orders: readonly components['schemas']['BoardOrder'][];
       readonly operations: readonly components['schemas']['BoardOperation'][];
-      readonly blocks: readonly components['schemas']['Block'][];
-      readonly clashes: readonly components['schemas']['Clash'][];
+      readonly faults: readonly components['schemas']['BoardFault'][];
     };
     /** @description A day of the calendar with what the forecast says. */
     readonly BoardDay: {
       readonly day: string;
-      readonly closed: boolean;
+      readonly works: boolean;
       readonly note: string;
+      readonly closes: number;
+      readonly overtime: number;
       readonly weather: string;
+      readonly rain: number;
+      readonly low: number;
+      readonly wind: number;
+      readonly rise: number;
+      readonly set: number;
+    };
+    /** @description What is wrong with the plan, of which order and block. */
+    readonly BoardFault: {
+      /** @enum {string} */
+      readonly kind:
+        | 'unplanned'
+        | 'past'
+        | 'order'
+        | 'person'
+        | 'place'
+        | 'trailer'
+        | 'skill'
+        | 'hours'
+        | 'weather'
+        | 'site'
+        | 'room'
+        | 'bay'
+        | 'late';
+      readonly task: string;
+      readonly orderId: number;
+      readonly text: string;
     };
     /** @description A block of work on the board, or one that has no place yet. */
     readonly BoardOperation: {
@@ -764,12 +885,54 @@ export interface components {
       readonly title: string;
       readonly name: string;
       readonly station: components['schemas']['Station'];
+      /** @description Minutes for its usual crew. */
       readonly minutes: number;
       readonly dry: number;
+      /** @description Minutes of the way there, and as many back, within each of its visits. */
+      readonly way: number;
       readonly needs: readonly string[];
       readonly done: boolean;
+      readonly pinned: boolean;
       readonly version: number;
       readonly due: string;
+      /** @description Bay or saw that it is done at. */
+      readonly place: string | null;
+      readonly visits: readonly components['schemas']['Visit'][];
+      /** @description Day on which the last of what it is made of comes, where it waits for some. */
+      readonly material: string | null;
+      /** @description Minutes that it may end later without its order being late; none where it has no place. */
+      readonly float: number | null;
+    };
+    /** @description An order of the board: whether the customer has prepared the site, and when it is done. */
+    readonly BoardOrder: {
+      readonly id: number;
+      readonly title: string;
+      readonly due: string;
+      readonly ends: string | null;
+      readonly late: number;
+      /** @description How much the customer has confirmed of what the site is prepared with. */
+      readonly confirmed: number;
+      readonly delivery: string | null;
+    };
+    /** @description Somebody whose work is planned. `key` is what blocks name them by. */
+    readonly BoardPerson: {
+      readonly key: string;
+      readonly name: string;
+      readonly crew: string | null;
+      readonly skills: readonly string[];
+      /** @description From when to when they work, by weekday, Sunday first; none on a day off. */
+      readonly hours: readonly (readonly number[] | null)[];
+      readonly away: readonly {
+        readonly day: string;
+        readonly from: number;
+        readonly to: number;
+        readonly note: string;
+      }[];
+    };
+    readonly BoardPlace: {
+      readonly id: string;
+      readonly name: string;
+      readonly kind: string;
     };
     /** @description A page of the book, newest first; `before` is where the next one begins. */
     readonly BookAnswer: {
@@ -798,6 +961,9 @@ export interface components {
       readonly dayMinutes: number;
       /** @description Days that are worked, 0 (Sunday) to 6. */
       readonly workdays: readonly number[];
+      /** @description Where it lies, degrees north and east: when the sun rises and sets there. */
+      readonly north: number;
+      readonly east: number;
       readonly version: number;
       readonly demo: boolean;
       /** @description Whether passwords that anybody can read about still open a sign-in. */
@@ -806,8 +972,6 @@ export interface components {
     };
     /** @description Everything a business sets for itself; each value has a default of the trade. */
     readonly BusinessRules: import('@rubbet/core/order').BusinessRules;
-    /** @description Working days in order, with minutes each; a closed day has none and is not listed. */
-    readonly Calendar: import('@rubbet/core/schedule').Calendar;
     /** @description The week as it is worked, and the days that differ from it. */
     readonly CalendarAnswer: {
       readonly today: string;
@@ -821,6 +985,9 @@ export interface components {
       readonly day: string;
       readonly closed: boolean;
       readonly note: string;
+      /** @description When the shop closes early, minutes after midnight. */
+      readonly closes: number | null;
+      readonly overtime: boolean;
       readonly version: number;
       /** @description Blocks of open work that stand on it. */
       readonly blocks: number;
@@ -877,16 +1044,6 @@ export interface components {
     readonly ChangedStep: import('@rubbet/core/order').ChangedStep;
     /** @description Values that the judgement goes by; every one may be set by the business. Common practice, no source. */
     readonly CheckRules: import('@rubbet/core/check').CheckRules;
-    /** @description Something wrong with a plan, in words. */
-    readonly Clash: {
-      /** @enum {string} */
-      readonly kind: 'order' | 'overlap' | 'late' | 'station' | 'room' | 'early' | 'beyond';
-      readonly task: string;
-      readonly other?: string;
-      /** @description Working days late, where it is that. */
-      readonly days?: number;
-      readonly text: string;
-    };
     /** @description A side of the enclosure that must be closed: region in the plane of `place`, whose u × v points outward. */
     readonly ClosedFace: import('@rubbet/core/unit').ClosedFace;
     /** @description Concrete that others pour before we come: what it must be like for the unit to stand on it. Inches. */
@@ -947,6 +1104,8 @@ export interface components {
       }[];
       readonly version: number;
     };
+    /** @description What a business plans its crews by: money in cents, minutes, and the weather that stops work. */
+    readonly CrewRules: import('@rubbet/core/crews').CrewRules;
     /** @description A customer as the book has them. */
     readonly Customer: {
       readonly id: number;
@@ -980,7 +1139,7 @@ export interface components {
     /** @description One roll, and what is cut from it. */
     readonly CutRoll: import('@rubbet/core/cut').CutRoll;
     /** @description A day as `YYYY-MM-DD`. */
-    readonly Day: import('@rubbet/core/schedule').Day;
+    readonly Day: import('@rubbet/core/days').Day;
     /** @description One deed of the book. `detail`: each field that changed with `from` and `to`, or what the deed says of itself. */
     readonly DeedLine: {
       readonly id: number;
@@ -1028,6 +1187,16 @@ export interface components {
      * @enum {string}
      */
     readonly Fate: import('@rubbet/core/order').Fate;
+    /** @description A calendar that somebody subscribed to: a crew's, a person's, a trailer's or all. */
+    readonly Feed: {
+      readonly id: number;
+      /** @enum {string} */
+      readonly kind: 'crew' | 'person' | 'trailer' | 'shop';
+      readonly name: string;
+      /** @description Where it is read, without a sign-in, by whoever has it. */
+      readonly path: string;
+      readonly createdAt: string;
+    };
     /** @description Something judged wrong or improvable, with the mend that one click makes. */
     readonly Finding: import('@rubbet/core/check').Finding;
     /**
@@ -1260,15 +1429,31 @@ export interface components {
       readonly planned: number;
       readonly logged: number;
     };
+    /** @description A time of the plan: a day, and minutes after midnight. */
+    readonly Moment: {
+      readonly day: string;
+      readonly minute: number;
+    };
     /** @description The board after a move: what moved, and where all of it stood before. */
     readonly MoveAnswer: {
       readonly today: string;
-      readonly calendar: components['schemas']['Calendar'];
+      readonly now: number;
+      readonly opens: number;
+      readonly closes: number;
       readonly days: readonly components['schemas']['BoardDay'][];
-      readonly rows: readonly components['schemas']['Row'][];
+      readonly places: readonly components['schemas']['BoardPlace'][];
+      readonly crews: readonly {
+        readonly id: string;
+        readonly name: string;
+      }[];
+      readonly people: readonly components['schemas']['BoardPerson'][];
+      readonly trailers: readonly {
+        readonly id: string;
+        readonly name: string;
+      }[];
+      readonly orders: readonly components['schemas']['BoardOrder'][];
       readonly operations: readonly components['schemas']['BoardOperation'][];
-      readonly blocks: readonly components['schemas']['Block'][];
-      readonly clashes: readonly components['schemas']['Clash'][];
+      readonly faults: readonly components['schemas']['BoardFault'][];
       readonly moved: readonly string[];
       readonly before: readonly components['schemas']['Placed'][];
     };
@@ -1447,10 +1632,9 @@ export interface components {
     readonly Placed: {
       readonly task: string;
       readonly version: number;
-      readonly row: string;
-      readonly day: string;
-      readonly minute: number;
+      readonly place: string | null;
       readonly pinned: boolean;
+      readonly visits: readonly components['schemas']['Visit'][];
     };
     /** @description Where a flat shape lies in space: local (p, q, r) is origin + p·u + q·v + r·(u × v). u and v are perpendicular units. */
     readonly Placement: import('@rubbet/core/geometry').Placement;
@@ -1492,6 +1676,57 @@ export interface components {
       readonly methods: readonly components['schemas']['MethodLine'][];
       readonly foundation: components['schemas']['FoundationPlan'];
     };
+    /** @description The days that an order can be promised for. */
+    readonly PromiseAnswer: {
+      readonly planned: string | null;
+      readonly half: string | null;
+      readonly likely: string | null;
+      readonly sure: string | null;
+      readonly samples: number;
+      /** @description Steps whose logged times the spread comes from; 0 where the usual spread was taken. */
+      readonly logged: number;
+      readonly inTheWay: readonly {
+        readonly what: string;
+        readonly name: string;
+        readonly days: number;
+        readonly cents: number | null;
+      }[];
+    };
+    /** @description A plan that is proposed. Costs are cents. */
+    readonly ProposalAnswer: {
+      readonly kind: components['schemas']['ProposalKind'];
+      readonly cost: {
+        readonly late: number;
+        readonly bays: number;
+        readonly upset: number;
+        readonly overtime: number;
+        readonly mixed: number;
+        readonly total: number;
+      };
+      readonly bound: number;
+      readonly lateDays: number;
+      readonly lateOrders: number;
+      readonly overtimeMinutes: number;
+      readonly shifts: readonly components['schemas']['ShiftAnswer'][];
+      readonly orders: readonly {
+        readonly orderId: number;
+        readonly title: string;
+        readonly before: {
+          readonly day: components['schemas']['Day'];
+          readonly late: number;
+        } | null;
+        readonly after: {
+          readonly day: components['schemas']['Day'];
+          readonly late: number;
+        } | null;
+      }[];
+      readonly faults: readonly components['schemas']['BoardFault'][];
+    };
+    /**
+     * @description What a plan is made for.
+     * @enum {string}
+     */
+    readonly ProposalKind: import('@rubbet/core/crews').ProposalKind;
     /** @description A point in a drawing plane, inches. */
     readonly Pt: import('@rubbet/core/geometry').Pt;
     /** @description A purchase order whole. */
@@ -1567,6 +1802,18 @@ export interface components {
       readonly at: string;
       readonly why: string;
     };
+    /** @description Plans that were proposed for what a morning brought. */
+    readonly ReplanAnswer: {
+      readonly id: number;
+      readonly cause: string;
+      /** @description How the plan stands if nothing is done about it. */
+      readonly asItIs: {
+        readonly lateDays: number;
+        readonly lateOrders: number;
+        readonly faults: readonly components['schemas']['BoardFault'][];
+      };
+      readonly plans: readonly components['schemas']['ProposalAnswer'][];
+    };
     /** @description A revision of an order's spec, without the spec. */
     readonly RevisionLine: {
       readonly id: number;
@@ -1589,8 +1836,6 @@ export interface components {
     readonly RollStrip: import('@rubbet/core/cut').RollStrip;
     /** @description What keeps the plates of a gable roof from being pushed apart. Inches. */
     readonly RoofThrust: import('@rubbet/core/unit').RoofThrust;
-    /** @description A crew or a bay that blocks are planned on: a row of the board. */
-    readonly Row: import('@rubbet/core/schedule').Row;
     /** @description What is wrong with a row of a file, counted as a spreadsheet counts it: the heading is row 1. */
     readonly RowFault: import('@rubbet/core/formats').RowFault;
     /** @description How a business saws. Inches, cents. */
@@ -1661,6 +1906,23 @@ export interface components {
     readonly SheetPlace: import('@rubbet/core/cut').SheetPlace;
     /** @description A sheet plan; every layout can be cut by straight cuts from edge to edge. */
     readonly SheetPlan: import('@rubbet/core/cut').SheetPlan;
+    /** @description A block as a proposal moves it. */
+    readonly ShiftAnswer: {
+      readonly task: string;
+      readonly orderId: number;
+      readonly name: string;
+      readonly title: string;
+      readonly before: {
+        readonly day: string;
+        readonly minute: number;
+        readonly at: string;
+      } | null;
+      readonly after: {
+        readonly day: string;
+        readonly minute: number;
+        readonly at: string;
+      };
+    };
     /**
      * @description A side of a unit, seen from outside.
      * @enum {string}
@@ -1709,6 +1971,12 @@ export interface components {
     readonly StickPlan: import('@rubbet/core/cut').StickPlan;
     /** @description A length that can be bought, in inches, and its price in cents. */
     readonly StockLength: import('@rubbet/core/stock').StockLength;
+    /** @description A stretch of work on one day, minutes after midnight. */
+    readonly Stretch: {
+      readonly day: string;
+      readonly from: number;
+      readonly to: number;
+    };
     /** @description Who wood and hardware are bought from. */
     readonly Supplier: {
       readonly id: string;
@@ -1748,7 +2016,13 @@ export interface components {
       readonly today: string;
       readonly workday: string;
       readonly work: readonly components['schemas']['TodayWork'][];
-      readonly clashes: readonly components['schemas']['Clash'][];
+      readonly faults: readonly components['schemas']['BoardFault'][];
+      readonly late: readonly components['schemas']['BoardOrder'][];
+      /** @description Who is away that day. */
+      readonly away: readonly {
+        readonly name: string;
+        readonly note: string;
+      }[];
       readonly deliveries: readonly components['schemas']['Delivery'][];
       readonly waiting: readonly {
         readonly id: number;
@@ -1772,15 +2046,18 @@ export interface components {
         readonly entityId: string;
       }[];
     };
-    /** @description A block of today's work with what it is and where. */
+    /** @description A stretch of today's work: what it is, where, by whom, minutes after midnight. */
     readonly TodayWork: {
       readonly task: string;
-      readonly start: number;
-      readonly end: number;
-      /** @description Put there by hand: a re-plan leaves it. */
-      readonly pinned: boolean;
-      readonly operation?: components['schemas']['BoardOperation'];
-      readonly row?: components['schemas']['Row'];
+      readonly orderId: number;
+      readonly title: string;
+      readonly name: string;
+      readonly station: components['schemas']['Station'];
+      readonly done: boolean;
+      readonly from: number;
+      readonly to: number;
+      readonly place: string;
+      readonly people: readonly string[];
     };
     /** @description A trailer: bed in inches, what it may carry in pounds. */
     readonly Trailer: import('@rubbet/core/haul').Trailer;
@@ -1843,6 +2120,15 @@ export interface components {
      * @enum {string}
      */
     readonly Verb: import('@rubbet/core/steps').Verb;
+    /** @description A time at which a block is worked on: by whom, with which trailer, and when what was coated is dry. */
+    readonly Visit: {
+      readonly start: components['schemas']['Moment'];
+      readonly end: components['schemas']['Moment'];
+      readonly dry: components['schemas']['Moment'];
+      readonly people: readonly string[];
+      readonly trailer: string | null;
+      readonly pieces: readonly components['schemas']['Stretch'][];
+    };
     /** @description What a customer sees behind their link. */
     readonly VisitAnswer: {
       readonly order: {

@@ -1,7 +1,8 @@
 import { createElement } from 'react';
 import { html, plain } from '../testing/rendered.ts';
 import { NoSuchPage } from '../app/NoSuchPage.tsx';
-import type { BoardData, JobData } from '../data/types.ts';
+import type { JobData } from '../data/types.ts';
+import { blockOf, boardOf, visitOf } from '../testing/board.ts';
 import { DayList } from '../pages/crews/DayList.tsx';
 import { JobLine } from './JobLine.tsx';
 import { MiniTape, placeName } from './MiniTape.tsx';
@@ -78,67 +79,20 @@ describe('a job', () => {
 });
 
 describe('a day of the board on a telephone', () => {
-  const data: BoardData = {
-    today: '2026-05-05',
-    calendar: { days: ['2026-05-04', '2026-05-05', '2026-05-06'], minutes: 480 },
-    days: [{ day: '2026-05-05', closed: false, note: 'Fair in town', weather: 'dry' }],
-    rows: [
-      { id: 'saw', name: 'Saw', stations: ['saw'], people: 1 },
-      { id: 'bay-1', name: 'Bay 1', stations: ['bay'], people: 2 },
-    ],
+  const data = boardOf({
+    days: boardOf().days.map((d) => (d.day === '2026-05-05' ? { ...d, note: 'Fair in town' } : d)),
     operations: [
-      {
-        id: '9/cut',
-        orderId: 9,
-        title: 'Sorrel',
-        name: 'cut',
-        station: 'saw',
-        minutes: 95,
-        dry: 0,
-        needs: [],
-        done: false,
-        version: 1,
-        due: '2026-05-04',
-      },
-      {
-        id: '8/cut',
-        orderId: 8,
-        title: 'Teasel',
-        name: 'cut',
-        station: 'saw',
-        minutes: 60,
-        dry: 0,
-        needs: [],
-        done: true,
-        version: 1,
-        due: '2026-05-09',
-      },
-      {
-        id: '7/cut',
-        orderId: 7,
-        title: 'Tomorrow',
-        name: 'cut',
-        station: 'saw',
-        minutes: 60,
-        dry: 0,
-        needs: [],
-        done: false,
-        version: 1,
-        due: '2026-05-09',
-      },
+      blockOf('9/cut', { visits: [visitOf('2026-05-05', 540, 635)] }),
+      blockOf('8/cut', { title: 'Teasel', done: true, visits: [visitOf('2026-05-05', 480, 540)] }),
+      blockOf('7/cut', { title: 'Tomorrow', visits: [visitOf('2026-05-06', 480, 540)] }),
     ],
-    blocks: [
-      { task: '9/cut', row: 'saw', start: 540, end: 635, pinned: false },
-      { task: '8/cut', row: 'saw', start: 480, end: 540, pinned: false },
-      { task: '7/cut', row: 'saw', start: 960, end: 1020, pinned: false },
-    ],
-    clashes: [{ kind: 'late', task: '9/cut', days: 1, text: '9 leaves a day late.' }],
-  };
+    orders: [{ id: 9, title: 'Sorrel', due: '2026-05-04', ends: '2026-05-05', late: 1, confirmed: 0, delivery: null }],
+  });
   it('has each row’s work in order of time, what is late, and nothing of other days', () => {
     const text = plain(html(createElement(DayList, { data })));
     expect(text).toMatch(/Tuesday 5 May/);
     expect(text).toMatch(/Fair in town · dry/);
-    expect(text).toMatch(/Saw 8 Teasel : cut done 9 Sorrel : cut 9 leaves a day late\. 1 h 35 Bay 1 nothing/);
+    expect(text).toMatch(/Saw 8 Teasel : cut Ines done 9 Sorrel : cut Ines a day late 09:00–10:35 Bay 1 nothing/);
     expect(text).not.toMatch(/Tomorrow/);
   });
 });

@@ -7,6 +7,7 @@ import * as methods from './005-methods.ts';
 import * as bench from './006-bench.ts';
 import * as saw from './007-saw.ts';
 import * as rolls from './008-rolls.ts';
+import * as crewPlan from './009-crew-plan.ts';
 
 /** Every migration by name, oldest first. */
 export const migrations: Readonly<Record<string, Knex.Migration>> = {
@@ -18,6 +19,7 @@ export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '006-bench': bench,
   '007-saw': saw,
   '008-rolls': rolls,
+  '009-crew-plan': crewPlan,
 };
 
 /** Name of the newest migration that this version knows. */

@@ -1,84 +1,52 @@
-import { DndContext, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
-import type { DragEndEvent } from '@dnd-kit/core';
 import { Box } from '@chakra-ui/react';
-import { useEffect, useMemo, useRef, useState } from 'react';
-import { useNavigate } from 'react-router';
-import { addDays, afterDrying, weekday } from '@rubbet/core/schedule';
+import { useMemo, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
 import { api } from '../../data/api.ts';
 import { longDay, shortDay } from '../../data/days.ts';
 import { useBoard, useMe } from '../../data/hooks.ts';
+import { isOffice } from '../../data/roles.ts';
 import type { BoardData, BoardOperation, MoveData } from '../../data/types.ts';
-import { QuietButton } from '../../parts/Button.tsx';
+import { Button, ChoiceButton, LinkButton, QuietButton } from '../../parts/Button.tsx';
+import { Input } from '../../parts/Fields.tsx';
 import { Loading } from '../../parts/Loading.tsx';
+import { Title } from '../../parts/Text.tsx';
 import { useNarrow } from '../../parts/useNarrow.ts';
-import { Soft, Title } from '../../parts/Text.tsx';
-import { BlockTile, LANE, TILE } from './BlockTile.tsx';
+import { BoardGrid } from './BoardGrid.tsx';
+import { clock } from './clock.ts';
 import { DayList } from './DayList.tsx';
-import { findDropTarget } from './dropTarget.ts';
-import { layLanes } from './layLanes.ts';
+import { askOf, clashAt, firstOf, layBoard, makeAxis, momentAfter, VIEWS, workdayAfter, ZOOMS } from './layBoard.ts';
+import type { BoardRow, View, Zoom } from './layBoard.ts';
 import { PlanSays } from './PlanSays.tsx';
 import type { Said } from './PlanSays.tsx';
-import { isOffice } from '../../data/roles.ts';
 
-const SNAP = 30;
-const HEAD = 56;
+type Moment = { readonly day: string; readonly minute: number };
 
-/** The crew board: days across, crews and bays down; a block moved takes along what depends on it. */
+/** The crew board: time across, places and people down; a block moved takes along what waits for it. */
 export const Crews = () => {
   const { data, error, mutate } = useBoard();
   const { me } = useMe();
   const narrow = useNarrow();
   const navigate = useNavigate();
+  const [zoom, setZoom] = useState<Zoom>('two weeks');
+  const [view, setView] = useState<View>('the shop');
   const [page, setPage] = useState(0);
-  const [held, setHeld] = useState<string>();
+  const [search, setSearch] = useState('');
+  const [held, setHeld] = useState<{ readonly task: string; readonly row: string }>();
   const [said, setSaid] = useState<Said>();
+  const [over, setOver] = useState<{ readonly task: string; readonly row: BoardRow; readonly parts: number }>();
   const [busy, setBusy] = useState(false);
-  const grid = useRef<HTMLDivElement>(null);
-  const [wide, setWide] = useState(880);
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
-  const loaded = data !== undefined;
-  useEffect(() => {
-    const node = grid.current;
-    if (!node) return;
-    const observer = new ResizeObserver(() => setWide(node.clientWidth));
-    observer.observe(node);
-    return () => observer.disconnect();
-  }, [loaded]);
-
-  const view = useMemo(() => {
+  const laid = useMemo(() => {
     if (!data) return undefined;
-    const todayIndex = data.calendar.days.findIndex((d) => d >= data.today);
-    // The calendar begins on the first worked day of a week; weeks have as many days as are worked.
-    const perWeek = new Set(data.calendar.days.slice(0, 14).map(weekday)).size;
-    const span = perWeek * 2;
-    const week = data.calendar.days.findIndex((d) => d > addDays(data.today, -1 - ((weekday(data.today) + 6) % 7)));
-    const first = Math.max(0, week + page * perWeek);
-    const from = first * data.calendar.minutes;
-    const to = from + span * data.calendar.minutes;
-    const ops = new Map(data.operations.map((o) => [o.id, o]));
-    const rows = data.rows.map((row) => {
-      const mine = data.blocks.filter((b) => b.row === row.id && b.end > from && b.start < to);
-      const drawn = layLanes(
-        mine.map((b) => ({
-          block: b,
-          op: ops.get(b.task) as BoardOperation,
-          dryUntil: afterDrying(data.calendar, b.end, ops.get(b.task)?.dry ?? 0),
-          // A short block is drawn wider than it lasts.
-          drawnUntil: b.start + ((TILE + 4) * span * data.calendar.minutes) / wide,
-        })),
-      );
-      return { row, drawn, lanes: Math.max(1, ...drawn.map((d) => d.lane + 1)) };
-    });
-    return { first, from, to, rows, todayIndex, span, perWeek, days: data.calendar.days.slice(first, first + span) };
-  }, [data, page, wide]);
+    const axis = makeAxis(data, zoom, page);
+    return { axis, rows: layBoard(data, axis, view) };
+  }, [data, zoom, page, view]);
 
   if (error && !data) throw error;
   if (data && narrow) return <DayList data={data} />;
-  if (!data || !view) return <Loading />;
-  const { span, perWeek } = view;
-  const perMinute = wide / (span * data.calendar.minutes);
-  const late = new Set(data.clashes.filter((c) => c.kind === 'late').map((c) => c.task));
+  if (!data || !laid) return <Loading />;
+  const { axis, rows } = laid;
   const office = isOffice(me);
+  const find = (task: string | undefined): BoardOperation | undefined => data.operations.find((o) => o.id === task);
 
   /** Does something to the board; what came of it is said beside it, and a refused move shows the board as it is now. */
   const change = async (work: () => Promise<Said>): Promise<void> => {
@@ -92,24 +60,20 @@ export const Crews = () => {
       setBusy(false);
     }
   };
-  const move = async (task: string, row: string, start: number): Promise<void> => {
-    const op = data.operations.find((o) => o.id === task);
-    const day = data.calendar.days[Math.floor(start / data.calendar.minutes)];
-    if (!op || day === undefined || start < 0) return;
-    await change(async () => {
+  const move = async (op: BoardOperation, to: Moment, ask: ReturnType<typeof askOf>): Promise<void> =>
+    change(async () => {
       const { moved, before, ...next } = await api<MoveData>('/board/move', {
         method: 'POST',
-        body: { task, version: op.version, row, day, minute: Math.round(start % data.calendar.minutes) },
+        body: { task: op.id, version: op.version, day: to.day, minute: to.minute, ...ask },
       });
       await mutate(next, { revalidate: false });
-      const shifted = moved.length - 1;
+      const others = moved.filter((m) => m !== op.id).length;
       return {
-        text: `${op.orderId} ${op.name} is on ${longDay(day)} now. ${shifted === 0 ? 'Nothing else moved.' : `${shifted} more ${shifted === 1 ? 'block' : 'blocks'} moved with it.`}`,
+        text: `${op.orderId} ${op.name} begins on ${longDay(to.day)} at ${clock(to.minute)} now. ${others === 0 ? 'Nothing else moved.' : `${others} more ${others === 1 ? 'block' : 'blocks'} moved with it.`}`,
         bad: false,
         undo: before,
       };
     });
-  };
   const putBack = (blocks: Said['undo']): Promise<void> =>
     change(async () => {
       await mutate(await api<BoardData>('/board/put-back', { method: 'POST', body: { blocks } }), {
@@ -118,228 +82,151 @@ export const Crews = () => {
       const n = blocks?.length ?? 0;
       return { text: n === 1 ? 'It stands where it stood.' : `All ${n} blocks stand where they stood.`, bad: false };
     });
-  const onDragEnd = (event: DragEndEvent): void => {
-    const task = String(event.active.id);
-    const block = data.blocks.find((b) => b.task === task);
-    if (!block || !grid.current) return;
-    const { row, start } = findDropTarget(
-      block,
-      event.delta,
-      view.rows.map((r) => ({ id: r.row.id, lanes: r.lanes, laneOf: new Map(r.drawn.map((d) => [d.op.id, d.lane])) })),
-      { perMinute, lane: LANE, pad: 8, snap: SNAP },
-    );
-    if (row === block.row && start === block.start) return;
-    void move(task, row, start);
+  const release = (op: BoardOperation): Promise<void> =>
+    change(async () => {
+      await mutate(
+        await api<BoardData>('/board/release', { method: 'POST', body: { task: op.id, version: op.version } }),
+        { revalidate: false },
+      );
+      return { text: `${op.orderId} ${op.name} is planned with the rest again.`, bad: false };
+    });
+  const startOf = (op: BoardOperation): Moment => op.visits[0]?.start ?? { day: data.today, minute: data.opens };
+  /** Where it would come to stand, and as what. */
+  const target = (task: string, row: BoardRow, parts: number) => {
+    const op = find(task);
+    if (!op) return undefined;
+    const stays = row.id === held?.row || row.bars.some((b) => b.op.id === task);
+    return { op, to: momentAfter(data, axis, startOf(op), parts), ask: stays ? {} : askOf(data, row, op) };
   };
   const onKey = (e: React.KeyboardEvent): void => {
-    if (!held || !office || busy) return;
-    const block = data.blocks.find((b) => b.task === held);
-    if (!block) return;
-    const index = data.rows.findIndex((r) => r.id === block.row);
-    const step = {
-      ArrowLeft: [-data.calendar.minutes, 0],
-      ArrowRight: [data.calendar.minutes, 0],
-      ArrowUp: [0, -1],
-      ArrowDown: [0, 1],
-    }[e.key];
+    const op = find(held?.task);
+    if (!held || !op || e.target instanceof HTMLInputElement) return;
     if (e.key === 'Escape') setHeld(undefined);
-    if (!step) return;
+    if (!office || busy || op.done) return;
+    const start = startOf(op);
+    const side = { ArrowLeft: -1, ArrowRight: 1 }[e.key] ?? 0;
+    const down = { ArrowUp: -1, ArrowDown: 1 }[e.key] ?? 0;
+    if (side === 0 && down === 0) return;
     e.preventDefault();
-    const row = data.rows[Math.min(data.rows.length - 1, Math.max(0, index + (step[1] ?? 0)))]?.id ?? block.row;
-    void move(held, row, Math.max(0, block.start + (step[0] ?? 0)));
+    if (down !== 0) {
+      const row = rows[rows.findIndex((r) => r.id === held.row) + down];
+      if (!row) return;
+      setHeld({ task: op.id, row: row.id });
+      void move(op, start, askOf(data, row, op));
+      return;
+    }
+    const day = e.shiftKey ? start.day : workdayAfter(data, start.day, side);
+    if (day === undefined) return;
+    void move(op, { day, minute: e.shiftKey ? start.minute + 15 * side : start.minute }, {});
   };
-  const heldOp = data.operations.find((o) => o.id === held);
-  const heldBlock = data.blocks.find((b) => b.task === held);
+  const dragged = over && target(over.task, over.row, over.parts);
+  const name =
+    zoom === 'day'
+      ? longDay(axis.days[0]?.day ?? data.today)
+      : `${zoom === 'week' ? 'The week' : zoom === 'season' ? 'Thirteen weeks' : 'Two weeks'} from ${shortDay(firstOf(data, zoom, page))}`;
+  const builds = new Set(rows.flatMap((r) => r.bars.map((b) => b.op.orderId))).size;
   return (
-    <Box className="wide-paper" display="grid" gridTemplateColumns="minmax(0,1fr) 300px" height="100%" minH={0}>
+    <Box className="wide-paper" display="grid" gridTemplateColumns="minmax(0,1fr) 288px" height="100%" minH={0}>
       <Box minW={0} display="flex" flexDirection="column" minH={0} onKeyDown={onKey}>
-        <Box
-          bg="sheet"
-          px={5}
-          height="60px"
-          display="flex"
-          alignItems="center"
-          gap={4}
-          borderBottom="2px solid"
-          borderColor="ink"
-          flexShrink={0}
-        >
-          <Title>Two weeks from {longDay(view.days[0] ?? data.today)}</Title>
-          <Soft>
-            {
-              new Set(
-                data.blocks.filter((b) => b.end > view.from && b.start < view.to).map((b) => b.task.split('/')[0]),
-              ).size
-            }{' '}
-            builds on the board
-          </Soft>
-          <Box ml="auto" display="flex" gap={2}>
-            <QuietButton onClick={() => setPage(page - 1)} disabled={view.first === 0}>
-              Week back
-            </QuietButton>
-            <QuietButton onClick={() => setPage(0)} disabled={page === 0}>
-              Now
-            </QuietButton>
-            <QuietButton
-              onClick={() => setPage(page + 1)}
-              disabled={view.first + span + perWeek > data.calendar.days.length}
-            >
-              Week on
-            </QuietButton>
+        <Box bg="sheet" px={4} py={2} borderBottom="2px solid" borderColor="ink" flexShrink={0}>
+          <Box display="flex" alignItems="baseline" gap={3} flexWrap="wrap">
+            <Title fontSize="20px">{name}</Title>
+            <Box color="soft" fontSize="14px">
+              {builds} {builds === 1 ? 'build' : 'builds'} on the board
+            </Box>
+            <Box ml="auto" display="flex" gap={2} className="no-print">
+              {office && (
+                <Button asChild>
+                  <Link to="/crews/morning">What came up?</Link>
+                </Button>
+              )}
+              <LinkButton asChild>
+                <Link to="/crews/my-day">My day</Link>
+              </LinkButton>
+              <LinkButton asChild>
+                <Link to="/crews/figures">Figures</Link>
+              </LinkButton>
+              <LinkButton asChild>
+                <Link to="/crews/calendars">Calendars</Link>
+              </LinkButton>
+            </Box>
+          </Box>
+          <Box display="flex" alignItems="center" gap={3} mt={2} className="no-print" flexWrap="wrap">
+            <Box role="group" aria-label="How much is seen" display="flex">
+              {ZOOMS.map((z) => (
+                <ChoiceButton
+                  key={z}
+                  aria-pressed={zoom === z}
+                  onClick={() => {
+                    setZoom(z);
+                    setPage(0);
+                  }}
+                >
+                  {z}
+                </ChoiceButton>
+              ))}
+            </Box>
+            <Box role="group" aria-label="Rows" display="flex">
+              {VIEWS.map((v) => (
+                <ChoiceButton key={v} aria-pressed={view === v} onClick={() => setView(v)}>
+                  {v}
+                </ChoiceButton>
+              ))}
+            </Box>
+            <Box width="130px">
+              <Input
+                aria-label="Find on the board"
+                placeholder="order, work"
+                value={search}
+                onChange={(e) => setSearch(e.target.value)}
+              />
+            </Box>
+            <Box ml="auto" display="flex" gap={2}>
+              <QuietButton
+                onClick={() => setPage(page - 1)}
+                disabled={page <= -5}
+                aria-label={zoom === 'day' ? 'Day back' : 'Week back'}
+              >
+                ‹
+              </QuietButton>
+              <QuietButton onClick={() => setPage(0)} disabled={page === 0}>
+                Now
+              </QuietButton>
+              <QuietButton
+                onClick={() => setPage(page + 1)}
+                disabled={page >= (zoom === 'day' ? 100 : 22)}
+                aria-label={zoom === 'day' ? 'Day on' : 'Week on'}
+              >
+                ›
+              </QuietButton>
+              <QuietButton onClick={() => window.print()}>Print</QuietButton>
+            </Box>
           </Box>
         </Box>
-        <Box overflow="auto" flex={1} minH={0} bg="sheet" tabIndex={0} role="region" aria-label="Board">
-          <Box display="grid" gridTemplateColumns="96px minmax(760px,1fr)" minW="860px">
-            <Box height={`${HEAD}px`} />
-            <Box display="grid" gridTemplateColumns={`repeat(${span}, 1fr)`} height={`${HEAD}px`}>
-              {view.days.map((d, i) => {
-                const weather = data.days.find((x) => x.day === d)?.weather ?? '';
-                return (
-                  <Box
-                    key={d}
-                    px={2}
-                    pt={2}
-                    borderLeft={i === perWeek ? '2px solid' : '1px solid'}
-                    borderColor={i === perWeek ? 'ink' : 'hair'}
-                    bg={d === data.today ? 'tape' : undefined}
-                    color={d === data.today ? 'tapeink' : undefined}
-                    lineHeight={1.2}
-                  >
-                    <Box className="cond" fontSize="14.5px" whiteSpace="nowrap">
-                      {shortDay(d).split(' ').slice(0, 2).join(' ')}
-                    </Box>
-                    <Box
-                      fontSize="12.5px"
-                      color={d === data.today ? 'tapeink' : /rain|wind/.test(weather) ? 'chalk' : 'soft'}
-                    >
-                      {weather}
-                    </Box>
-                  </Box>
-                );
-              })}
-            </Box>
-          </Box>
-          <DndContext
-            sensors={sensors}
-            onDragEnd={onDragEnd}
-            accessibility={{
-              screenReaderInstructions: {
-                draggable: 'Press to take a block in hand, then arrow keys move it by a day or to another row.',
-              },
-            }}
-          >
-            <Box
-              display="grid"
-              gridTemplateColumns="96px minmax(760px,1fr)"
-              minW="860px"
-              borderTop="1px solid"
-              borderColor="rule"
-            >
-              <Box>
-                {view.rows.map(({ row, lanes }) => (
-                  <Box
-                    key={row.id}
-                    height={`${lanes * LANE + 8}px`}
-                    borderBottom="1.5px solid"
-                    borderColor="rule"
-                    px={3}
-                    pt={3}
-                    className="cond"
-                    fontSize="15px"
-                  >
-                    {row.name}
-                  </Box>
-                ))}
-              </Box>
-              <Box ref={grid} position="relative">
-                {view.days.map((d, i) => (
-                  <Box
-                    key={d}
-                    position="absolute"
-                    top={0}
-                    bottom={0}
-                    left={`${(100 * i) / span}%`}
-                    width={`${100 / span}%`}
-                    borderLeft={i === perWeek ? '2px solid' : '1px solid'}
-                    borderColor={i === perWeek ? 'ink' : 'hair'}
-                    bg={/rain/.test(data.days.find((x) => x.day === d)?.weather ?? '') ? 'paper' : undefined}
-                  />
-                ))}
-                {view.todayIndex >= view.first && view.todayIndex < view.first + span && (
-                  <Box
-                    position="absolute"
-                    top={0}
-                    bottom={0}
-                    left={`${(100 * (view.todayIndex - view.first)) / span}%`}
-                    width="3px"
-                    bg="keel"
-                    zIndex={1}
-                  />
-                )}
-                {view.rows.map(({ row, drawn, lanes }) => (
-                  <Box
-                    key={row.id}
-                    position="relative"
-                    height={`${lanes * LANE + 8}px`}
-                    borderBottom="1.5px solid"
-                    borderColor="rule"
-                    data-row={row.id}
-                  >
-                    {drawn.map((d) => {
-                      // In parts of the row, not in pixels: paper is not as wide as the screen.
-                      const part = (minutes: number): string => `${(100 * minutes) / (view.to - view.from)}%`;
-                      return (
-                        <Box key={d.op.id} display="contents">
-                          {d.dryUntil > d.block.end && (
-                            <Box
-                              className="drying"
-                              position="absolute"
-                              left={part(d.block.end - view.from)}
-                              top={`${d.lane * LANE + 3}px`}
-                              height="44px"
-                              width={part(Math.max(0, Math.min(d.dryUntil, view.to) - d.block.end))}
-                              aria-hidden="true"
-                            />
-                          )}
-                          <BlockTile
-                            d={d}
-                            left={part(d.block.start - view.from)}
-                            width={part(d.block.end - d.block.start)}
-                            late={late.has(d.op.id)}
-                            held={held === d.op.id}
-                            canMove={office && !d.op.done && !busy}
-                            moving={busy && held === d.op.id}
-                            onPick={() => setHeld(held === d.op.id ? undefined : d.op.id)}
-                          />
-                        </Box>
-                      );
-                    })}
-                  </Box>
-                ))}
-              </Box>
-            </Box>
-          </DndContext>
-          <Box px={4} py={3} color="soft" fontSize="14px" display="flex" gap={5} alignItems="center">
-            <Box as="span" display="inline-flex" alignItems="center" gap={2}>
-              <Box className="drying" width="34px" height="16px" /> drying
-            </Box>
-            <Box as="span" display="inline-flex" alignItems="center" gap={2}>
-              <Box width="22px" height="16px" border="2px solid" borderColor="keel" /> ends after its day
-            </Box>
-            {office && (
-              <span className="no-print">
-                Drag a block, or take it in hand and use the arrow keys. What depends on it follows.
-              </span>
-            )}
-          </Box>
-        </Box>
+        <BoardGrid
+          data={data}
+          axis={axis}
+          rows={rows}
+          zoom={zoom}
+          held={held}
+          search={search}
+          office={office && !busy}
+          onPick={(task, row) => setHeld(held?.task === task && held.row === row ? undefined : { task, row })}
+          onOver={setOver}
+          onDrop={(task, row, parts) => {
+            const t = target(task, row, parts);
+            if (t) void move(t.op, t.to, t.ask);
+          }}
+        />
       </Box>
       <PlanSays
         data={data}
         said={said}
-        held={heldOp && heldBlock ? { op: heldOp, block: heldBlock } : undefined}
-        onPutBack={(undo) => void putBack(undo)}
+        held={find(held?.task)}
+        clash={dragged && clashAt(data, dragged.op, dragged.to, dragged.ask)}
+        onPutBack={(blocks) => void putBack(blocks)}
         onOpen={(id) => void navigate(`/orders/${id}`)}
+        {...(office ? { onRelease: (op: BoardOperation) => void release(op) } : {})}
       />
     </Box>
   );

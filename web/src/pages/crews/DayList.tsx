@@ -1,73 +1,86 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { printMinutes } from '@rubbet/core/measure';
 import { longDay } from '../../data/days.ts';
 import type { BoardData } from '../../data/types.ts';
-import { QuietButton } from '../../parts/Button.tsx';
+import { LinkButton, QuietButton } from '../../parts/Button.tsx';
 import { Heading, Soft, Title } from '../../parts/Text.tsx';
+import { clock } from './clock.ts';
+import { workdayAfter } from './layBoard.ts';
 
-/** One day of the board as a list, for a telephone: each crew and bay with what it has to do. Blocks are moved at a desk. */
+const OUTSIDE: Readonly<Record<string, string>> = { yard: 'Yard', road: 'Road', site: 'Site' };
+
+/** One day of the board as a list, for a telephone: each place with what is done there. Blocks are moved at a desk. */
 export const DayList = ({ data }: { readonly data: BoardData }) => {
-  const { days, minutes } = data.calendar;
-  const first = Math.max(
-    0,
-    days.findIndex((d) => d >= data.today),
-  );
-  const [at, setAt] = useState(first);
-  const day = days[at] ?? data.today;
-  const [from, to] = [at * minutes, (at + 1) * minutes];
-  const late = new Map(data.clashes.filter((c) => c.kind === 'late').map((c) => [c.task, c.text]));
+  const [day, setDay] = useState(data.days.find((d) => d.works && d.day >= data.today)?.day ?? data.today);
+  const [before, after] = [workdayAfter(data, day, -1), workdayAfter(data, day, 1)];
+  const late = new Map(data.orders.filter((o) => o.late > 0).map((o) => [o.id, o.late]));
+  const nameOf = new Map(data.people.map((p) => [p.key, p.name]));
   const note = data.days.find((d) => d.day === day);
+  const work = data.operations
+    .flatMap((op) =>
+      op.visits.flatMap((v) => v.pieces.filter((p) => p.day === day).map((p) => ({ op, v, from: p.from, to: p.to }))),
+    )
+    .sort((a, b) => a.from - b.from);
+  const groups = [
+    ...data.places.map((p) => ({ id: p.id, name: p.name, mine: work.filter((w) => w.op.place === p.id) })),
+    ...Object.entries(OUTSIDE).map(([station, name]) => ({
+      id: station,
+      name,
+      mine: work.filter((w) => w.op.station === station),
+    })),
+  ];
   return (
     <Box p={3} pb={12} data-testid="day-list">
       <Box display="flex" alignItems="center" gap={2} mb={3}>
-        <QuietButton disabled={at === 0} onClick={() => setAt(at - 1)} aria-label="The day before">
+        <QuietButton
+          disabled={before === undefined}
+          onClick={() => before && setDay(before)}
+          aria-label="The day before"
+        >
           ‹
         </QuietButton>
         <Title fontSize="18px" flex={1} textAlign="center">
           {longDay(day)}
         </Title>
-        <QuietButton disabled={at >= days.length - 1} onClick={() => setAt(at + 1)} aria-label="The day after">
+        <QuietButton disabled={after === undefined} onClick={() => after && setDay(after)} aria-label="The day after">
           ›
         </QuietButton>
       </Box>
-      {note && (note.note !== '' || note.weather !== '') && (
-        <Box mb={2}>
+      <Box display="flex" gap={2} mb={3} alignItems="center">
+        <LinkButton asChild>
+          <Link to="/crews/my-day">My day</Link>
+        </LinkButton>
+        {note && (note.note !== '' || note.weather !== '') && (
           <Soft>{[note.note, note.weather].filter(Boolean).join(' · ')}</Soft>
+        )}
+      </Box>
+      {groups.map((g) => (
+        <Box key={g.id} mb={4}>
+          <Heading borderBottom="1.5px solid" borderColor="ink" pb="2px">
+            {g.name}
+          </Heading>
+          {g.mine.length === 0 && <Soft>nothing</Soft>}
+          {g.mine.map(({ op, v, from, to }) => (
+            // What is done is said, not paled: it is read in the sun.
+            <Box key={`${op.id} ${from}`} py={2} borderBottom="1px solid" borderColor="hair" display="flex" gap={3}>
+              <Box flex={1} minW={0}>
+                <Link to={`/orders/${op.orderId}`}>
+                  <span className="cond">{op.orderId}</span> {op.title}
+                </Link>
+                : {op.name}
+                <Box color="soft" fontSize="14px">
+                  {v.people.map((p) => nameOf.get(p) ?? p).join(', ')}
+                </Box>
+                {late.has(op.orderId) && (
+                  <Box color="keel">{late.get(op.orderId) === 1 ? 'a day' : `${late.get(op.orderId)} days`} late</Box>
+                )}
+              </Box>
+              <Soft whiteSpace="nowrap">{op.done ? 'done' : `${clock(from)}–${clock(to)}`}</Soft>
+            </Box>
+          ))}
         </Box>
-      )}
-      {data.rows.map((row) => {
-        const mine = data.blocks
-          .filter((b) => b.row === row.id && b.start < to && b.end > from)
-          .sort((a, b) => a.start - b.start);
-        return (
-          <Box key={row.id} mb={4}>
-            <Heading borderBottom="1.5px solid" borderColor="ink" pb="2px">
-              {row.name}
-            </Heading>
-            {mine.length === 0 && <Soft>nothing</Soft>}
-            {mine.map((b) => {
-              // What is done is said, not paled: it is read in the sun.
-              const op = data.operations.find((o) => o.id === b.task);
-              return (
-                op && (
-                  <Box key={b.task} py={2} borderBottom="1px solid" borderColor="hair" display="flex" gap={3}>
-                    <Box flex={1} minW={0}>
-                      <Link to={`/orders/${op.orderId}`}>
-                        <span className="cond">{op.orderId}</span> {op.title}
-                      </Link>
-                      : {op.name}
-                      {late.has(op.id) && <Box color="keel">{late.get(op.id)}</Box>}
-                    </Box>
-                    <Soft whiteSpace="nowrap">{op.done ? 'done' : printMinutes(op.minutes)}</Soft>
-                  </Box>
-                )
-              );
-            })}
-          </Box>
-        );
-      })}
+      ))}
     </Box>
   );
 };

@@ -1,10 +1,11 @@
 import { Box } from '@chakra-ui/react';
-import { dayOf, findLateOrders } from '@rubbet/core/schedule';
-import type { Block } from '@rubbet/core/schedule';
+import { printMinutes } from '@rubbet/core/measure';
 import { shortDay } from '../../data/days.ts';
 import type { BoardData, BoardOperation, MoveData } from '../../data/types.ts';
 import { Button, QuietButton } from '../../parts/Button.tsx';
 import { Heading, Soft } from '../../parts/Text.tsx';
+import { waitsOf } from './BarTile.tsx';
+import { clock } from './clock.ts';
 
 /** Where every block of a move stood before it. */
 export type Before = MoveData['before'];
@@ -16,24 +17,43 @@ export interface Said {
   readonly undo?: Before;
 }
 
-/** Beside the board: what came of the last move, the block in hand, and what the plan clashes with. */
+const floatWords = (minutes: number, day: number): string =>
+  minutes <= 0
+    ? 'No time to spare: whatever it loses, its order is late by.'
+    : minutes < day
+      ? `${printMinutes(minutes)} to spare before its order is late.`
+      : `${Math.floor(minutes / day)} ${Math.floor(minutes / day) === 1 ? 'day' : 'days'} to spare before its order is late.`;
+
+/** Beside the board: what came of the last move, the block in hand, and what is wrong with the plan. */
 export const PlanSays = ({
   data,
   said,
   held,
+  clash,
   onPutBack,
   onOpen,
+  onRelease,
 }: {
   readonly data: BoardData;
   readonly said: Said | undefined;
-  readonly held: { readonly op: BoardOperation; readonly block: Block } | undefined;
+  readonly held: BoardOperation | undefined;
+  /** Why what is dragged clashes where it is now. */
+  readonly clash: string | undefined;
   readonly onPutBack: (before: Before) => void;
   readonly onOpen: (order: number) => void;
+  readonly onRelease?: (op: BoardOperation) => void;
 }) => {
-  const lateOrders = findLateOrders(data.clashes);
+  const late = data.orders.filter((o) => o.late > 0).sort((a, b) => b.late - a.late);
+  const nameOf = new Map(data.people.map((p) => [p.key, p.name]));
+  const day = data.closes - data.opens;
   return (
     <Box borderLeft="1px solid" borderColor="rule" p={4} overflow="auto" aria-live="polite" data-testid="plan-says">
       <Heading mb={2}>What the plan says</Heading>
+      {clash !== undefined && (
+        <Box bg="keelwash" borderLeft="4px solid" borderColor="keel" px={3} py={2} mb={3} data-testid="clash">
+          {clash}
+        </Box>
+      )}
       {said && (
         <Box
           bg={said.bad ? 'keelwash' : 'chalkwash'}
@@ -45,7 +65,7 @@ export const PlanSays = ({
           data-said={said.bad ? 'refused' : 'moved'}
         >
           <strong className="cond">
-            {said.bad ? 'It stays where it was.' : said.undo ? 'Moved by hand.' : 'Put back.'}
+            {said.bad ? 'It stays where it was.' : said.undo ? 'Moved by hand.' : 'Done.'}
           </strong>{' '}
           {said.text}
           {said.undo && said.undo.length > 0 && (
@@ -58,37 +78,63 @@ export const PlanSays = ({
       {held && (
         <Box borderTop="2px solid" borderColor="ink" pt={2} mb={4}>
           <Heading>
-            {held.op.orderId} {held.op.name}
+            {held.orderId} {held.name}
           </Heading>
-          {held.op.title}. Starts {shortDay(dayOf(data.calendar, held.block.start))}, done{' '}
-          {shortDay(dayOf(data.calendar, held.block.end, true))}; wanted by {shortDay(held.op.due)}.
-          <Box mt={2}>
-            <Button onClick={() => onOpen(held.op.orderId)}>Open the order</Button>
+          {held.title}, wanted by {shortDay(held.due)}.
+          {held.visits.map((v, k) => (
+            <Box key={k} mt={1}>
+              <span className="cond">
+                {shortDay(v.start.day)} {clock(v.start.minute)}
+              </span>{' '}
+              to{' '}
+              <span className="cond">
+                {v.end.day === v.start.day ? '' : `${shortDay(v.end.day)} `}
+                {clock(v.end.minute)}
+              </span>
+              : {v.people.map((p) => nameOf.get(p) ?? p).join(', ') || 'nobody named'}
+              {v.trailer === null ? '' : `, ${data.trailers.find((t) => t.id === v.trailer)?.name ?? v.trailer}`}
+            </Box>
+          ))}
+          {held.visits.length === 0 && <Soft>It has no place on the board yet.</Soft>}
+          {held.dry > 0 && held.visits.length > 0 && (
+            <Box>
+              <Soft>
+                Dry {shortDay(held.visits.at(-1)?.dry.day ?? data.today)} {clock(held.visits.at(-1)?.dry.minute ?? 0)}.
+              </Soft>
+            </Box>
+          )}
+          {held.float !== null && !held.done && (
+            <Box>
+              <Soft>{floatWords(held.float, day)}</Soft>
+            </Box>
+          )}
+          {waitsOf(data, held).map((w) => (
+            <Box key={w.mark} color="keel">
+              {w.mark} {w.words.replace(/\d{4}-\d\d-\d\d/, (d) => shortDay(d))}.
+            </Box>
+          ))}
+          <Box mt={2} display="flex" gap={2} flexWrap="wrap">
+            <Button onClick={() => onOpen(held.orderId)}>Open the order</Button>
+            {held.pinned && !held.done && onRelease && (
+              <QuietButton onClick={() => onRelease(held)}>Let it be planned again</QuietButton>
+            )}
           </Box>
         </Box>
       )}
-      {lateOrders.map((c) => (
-        <Box key={c.text} bg="keelwash" borderLeft="4px solid" borderColor="keel" px={3} py={2} mb={2}>
-          <strong className="cond">{c.text}</strong> Its last block ends after the day it is wanted. Move it before a
-          less urgent one.
+      {late.map((o) => (
+        <Box key={o.id} bg="keelwash" borderLeft="4px solid" borderColor="keel" px={3} py={2} mb={2}>
+          <strong className="cond">
+            {o.id} is {o.late === 1 ? 'a day' : `${o.late} days`} late:
+          </strong>{' '}
+          done {shortDay(o.ends ?? o.due)}, wanted by {shortDay(o.due)}.
         </Box>
       ))}
-      {data.clashes
-        .filter((c) => c.kind !== 'late')
-        .map((c) => (
-          <Box
-            key={`${c.task}${c.text}`}
-            bg="amberwash"
-            borderLeft="4px solid"
-            borderColor="amber"
-            px={3}
-            py={2}
-            mb={2}
-          >
-            {c.text}
-          </Box>
-        ))}
-      {lateOrders.length === 0 && data.clashes.length === 0 && <Soft>Nothing clashes, nothing leaves late.</Soft>}
+      {data.faults.map((f) => (
+        <Box key={`${f.task}${f.text}`} bg="amberwash" borderLeft="4px solid" borderColor="amber" px={3} py={2} mb={2}>
+          {f.text}
+        </Box>
+      ))}
+      {late.length === 0 && data.faults.length === 0 && <Soft>Nothing clashes, nothing leaves late.</Soft>}
     </Box>
   );
 };

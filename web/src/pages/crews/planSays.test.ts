@@ -1,38 +1,35 @@
 import { createElement } from 'react';
-import type { BoardData, BoardOperation } from '../../data/types.ts';
+import { blockOf, boardOf, visitOf } from '../../testing/board.ts';
 import { elements, html, plain } from '../../testing/rendered.ts';
 import { PlanSays } from './PlanSays.tsx';
 
-const OP: BoardOperation = {
-  id: '7:cut',
-  orderId: 7,
+const OP = blockOf('7/cut', {
   title: 'Sorrel for Wren',
-  name: 'Cut',
-  station: 'saw',
   due: '2026-05-06',
-  done: false,
-} as BoardOperation;
-const data = (more: Partial<BoardData> = {}): BoardData => ({
-  today: '2026-05-04',
-  calendar: { days: ['2026-05-04', '2026-05-05', '2026-05-06'], minutes: 480 },
-  days: [],
-  rows: [],
-  operations: [OP],
-  blocks: [],
-  clashes: [],
-  ...more,
+  float: 240,
+  visits: [visitOf('2026-05-05', 720, 900, ['1', '2'])],
 });
 const says = (more: Partial<Parameters<typeof PlanSays>[0]> = {}): string =>
   html(
     createElement(PlanSays, {
-      data: data(),
+      data: boardOf({ operations: [OP] }),
       said: undefined,
       held: undefined,
+      clash: undefined,
       onPutBack: () => undefined,
       onOpen: () => undefined,
       ...more,
     }),
   );
+const order = (id: number, late: number, ends: string | null) => ({
+  id,
+  title: 'Sorrel',
+  due: '2026-05-06',
+  ends,
+  late,
+  confirmed: 0,
+  delivery: null,
+});
 
 describe('what the plan says', () => {
   it('is that all is well where nothing clashes', () => {
@@ -40,7 +37,7 @@ describe('what the plan says', () => {
   });
   it('is what came of a move, with the way back', () => {
     const markup = says({
-      said: { text: 'Cut of order 7 begins on Tuesday.', bad: false, undo: [{ id: '7:cut' } as never] },
+      said: { text: 'Cut of order 7 begins on Tuesday.', bad: false, undo: [{ task: '7/cut' } as never] },
     });
     expect(plain(markup)).toContain('Moved by hand. Cut of order 7 begins on Tuesday.');
     expect(markup).toContain('data-said="moved"');
@@ -52,26 +49,39 @@ describe('what the plan says', () => {
     expect(markup).toContain('data-said="refused"');
     expect(elements(markup, 'button')).toEqual([]);
   });
-  it('is when the block in hand begins and ends, against the day it is wanted', () => {
-    // A day is 480 minutes: from the first day's noon to the end of the second.
-    const block = { task: '7:cut', row: 'saw', start: 240, end: 960 } as never;
-    const words = plain(says({ held: { op: OP, block } }));
-    expect(words).toMatch(/7 Cut Sorrel for Wren\. Starts Mon.* 4.*, done Tue.* 5.*; wanted by Wed.* 6/);
+  it('is when the block in hand begins and ends, by whom, and what it has to spare', () => {
+    const words = plain(says({ held: OP }));
+    expect(words).toMatch(/7 cut Sorrel for Wren, wanted by Wed 6 May\./);
+    expect(words).toMatch(/Tue 5 May 12:00 to 15:00 ?: Ines, Abel/);
+    expect(words).toContain('4 h to spare before its order is late.');
+    expect(plain(says({ held: { ...OP, float: 0 } }))).toContain('No time to spare');
+    expect(plain(says({ held: { ...OP, float: 2 * 480 + 30 } }))).toContain('2 days to spare');
   });
-  it('is each clash in its own words, late orders first', () => {
+  it('lets a block that was put there by hand be planned again, where somebody may', () => {
+    const held = { ...OP, pinned: true };
+    expect(elements(says({ held }), 'button').map((b) => b.words)).toEqual(['Open the order']);
+    const may = says({ held, onRelease: () => undefined });
+    expect(elements(may, 'button').map((b) => b.words)).toEqual(['Open the order', 'Let it be planned again']);
+  });
+  it('is what a block waits for: wood that is to come, and a site that nobody confirmed', () => {
+    const cut = { ...OP, material: '2026-05-07' };
+    expect(plain(says({ held: cut }))).toContain('Its wood comes on Thu 7 May.');
+    const drive = blockOf('7/deliver', { station: 'road', place: null });
+    const data = boardOf({ operations: [drive], orders: [order(7, 0, null)] });
+    expect(plain(says({ data, held: drive }))).toContain('has confirmed nothing of the site yet');
+  });
+  it('is each late order, the latest first, and each fault in its own words', () => {
     const words = plain(
       says({
-        data: data({
-          clashes: [
-            { kind: 'bay', task: '7:frame', text: 'Bay 1 has two units on Tuesday.' } as never,
-            { kind: 'late', task: '7:road', order: 7, text: 'Order 7 leaves a day late.' } as never,
-          ],
+        clash: 'Ines is at 8 frame then.',
+        data: boardOf({
+          orders: [order(7, 1, '2026-05-07'), order(8, 4, '2026-05-10'), order(9, 0, '2026-05-04')],
+          faults: [{ kind: 'bay', task: '7/frame', orderId: 7, text: 'Bay 1 has two units on Tuesday.' }],
         }),
       }),
     );
-    expect(words).toContain('Bay 1 has two units on Tuesday.');
-    expect(words).toContain('Order 7 leaves a day late. Its last block ends after the day it is wanted.');
-    expect(words.indexOf('leaves a day late')).toBeLessThan(words.indexOf('two units'));
+    expect(words).toMatch(/Ines is at 8 frame then\..*8 is 4 days late.*7 is a day late.*Bay 1 has two units/s);
+    expect(words).not.toContain('9 is');
     expect(words).not.toContain('Nothing clashes');
   });
 });

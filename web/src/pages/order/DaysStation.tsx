@@ -3,7 +3,6 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import useSWR from 'swr';
 import { findItem } from '@rubbet/core/stock';
-import { dayOf, findLateOrders } from '@rubbet/core/schedule';
 import { printMinutes } from '@rubbet/core/measure';
 import { judgeAct, lifeOf } from '@rubbet/core/order';
 import { api } from '../../data/api.ts';
@@ -16,6 +15,9 @@ import { Empty, Loading } from '../../parts/Loading.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { Heading, Soft, Title } from '../../parts/Text.tsx';
 import { sizeOf } from '../rack/sizes.ts';
+import { waitsOf } from '../crews/BarTile.tsx';
+import { clock } from '../crews/clock.ts';
+import { OrderDays } from './OrderDays.tsx';
 import { useStation } from './OrderPage.tsx';
 import { isOffice } from '../../data/roles.ts';
 
@@ -54,6 +56,16 @@ const Waits = ({ order }: { readonly order: number }) => {
   );
 };
 
+/** Where work is done that has no place of its own on the board. */
+const OUTSIDE: Readonly<Record<string, string>> = { yard: 'Yard', road: 'Road', site: 'Site' };
+
+const printSpare = (minutes: number, day: number): string =>
+  minutes <= 0
+    ? 'none'
+    : minutes < day
+      ? printMinutes(minutes)
+      : `${Math.floor(minutes / day)} ${Math.floor(minutes / day) === 1 ? 'day' : 'days'}`;
+
 /** Days station: when each piece of the order's work is done, and by whom. */
 export const DaysStation = () => {
   const { order, reload } = useStation();
@@ -70,7 +82,7 @@ export const DaysStation = () => {
     try {
       await mutate(await api<BoardData>(`/board/plan/${order.id}`, { method: 'POST' }), { revalidate: false });
       await reload();
-      tell('It is on the board, after what stood there already.');
+      tell('It is on the board. Nothing else moved.');
     } catch (e) {
       fail(e);
     } finally {
@@ -84,8 +96,8 @@ export const DaysStation = () => {
           <>
             <Title mb={2}>Not on the board yet</Title>
             <Box mb={4} maxW="560px">
-              Its work is planned after what stands there already, each piece after what it needs, with the nights that
-              paint takes to dry.
+              Its work is put where people, a bay and the weather let it be done soonest, each piece after what it
+              needs, with the nights that paint takes to dry. Nothing that stands on the board moves for it.
             </Box>
             <Button disabled={busy} onClick={() => void plan()}>
               Put it on the board
@@ -102,17 +114,28 @@ export const DaysStation = () => {
         )}
       </Box>
     );
-  const unplaced = mine.filter((o) => !o.done && !data.blocks.some((b) => b.task === o.id));
-  const late = findLateOrders(data.clashes).find((c) => c.task.startsWith(`${order.id}/`));
+  const unplaced = mine.filter((o) => !o.done && o.visits.length === 0);
+  const own = data.orders.find((o) => o.id === order.id);
+  const faults = data.faults.filter((f) => f.orderId === order.id);
+  const nameOf = new Map(data.people.map((p) => [p.key, p.name]));
   return (
     <Box p={6}>
       <Title mb={1}>Its days</Title>
-      <Soft>Wanted by {longDay(order.wantedBy)}.</Soft>
-      {late && (
+      <Soft>
+        Wanted by {longDay(order.wantedBy)}
+        {own?.ends ? `, done ${longDay(own.ends)} as planned.` : '.'}
+      </Soft>
+      {own && own.late > 0 && (
         <Box my={3} bg="keelwash" borderLeft="4px solid" borderColor="keel" px={3} py={2} maxW="620px">
-          <strong className="cond">{late.text}</strong> Move its blocks earlier on the board, or agree on another day.
+          <strong className="cond">It is {own.late === 1 ? 'a day' : `${own.late} days`} late.</strong> Move its blocks
+          earlier on the board, look for a plan under What came up, or agree on another day.
         </Box>
       )}
+      {faults.map((f) => (
+        <Box key={f.text} my={2} bg="amberwash" borderLeft="4px solid" borderColor="amber" px={3} py={2} maxW="620px">
+          {f.text}
+        </Box>
+      ))}
       {unplaced.length > 0 && refused === undefined && isOffice(me) && (
         <Box my={3} bg="amberwash" borderLeft="4px solid" borderColor="amber" px={3} py={2} maxW="620px">
           {unplaced.map((o) => o.name).join(', ')}: open again and without a place on the board.{' '}
@@ -121,35 +144,63 @@ export const DaysStation = () => {
           </QuietButton>
         </Box>
       )}
-      <table style={{ maxWidth: 820, marginTop: 12 }}>
+      <OrderDays data={data} mine={mine} />
+      <table style={{ maxWidth: 980, marginTop: 12 }}>
         <thead>
           <tr>
             <th>Work</th>
             <th>Where</th>
+            <th>Who</th>
             <th>Starts</th>
             <th>Done</th>
             <th className="num">Takes</th>
+            <th className="num">To spare</th>
           </tr>
         </thead>
         <tbody>
           {mine.map((o) => {
-            const b = data.blocks.find((x) => x.task === o.id);
+            const [first, last] = [o.visits[0], o.visits.at(-1)];
             return (
               <tr key={o.id} data-operation={o.id}>
                 <td>
-                  {o.name} {o.dry > 0 && <Soft>then dries overnight</Soft>}
+                  {o.name}
+                  {o.visits.length > 1 ? ` in ${o.visits.length} visits` : ''}{' '}
+                  {o.dry > 0 && last && (
+                    <Soft>
+                      dry {shortDay(last.dry.day)} {clock(last.dry.minute)}
+                    </Soft>
+                  )}
+                  {waitsOf(data, o).map((w) => (
+                    <Box key={w.mark} color="keel" fontSize="14px">
+                      {w.words.replace(/\d{4}-\d\d-\d\d/, (d) => shortDay(d))}
+                    </Box>
+                  ))}
                 </td>
-                <td>{data.rows.find((r) => r.id === b?.row)?.name ?? (o.done ? '✓ done' : 'not placed')}</td>
-                <td className="cond">{b ? shortDay(dayOf(data.calendar, b.start)) : ''}</td>
-                <td className="cond" data-end={b ? dayOf(data.calendar, b.end, true) : ''}>
-                  {b ? shortDay(dayOf(data.calendar, b.end, true)) : ''}
+                <td>
+                  {first
+                    ? (data.places.find((r) => r.id === o.place)?.name ?? OUTSIDE[o.station] ?? '')
+                    : o.done
+                      ? '✓ done'
+                      : 'not placed'}
+                </td>
+                <td>{[...new Set(o.visits.flatMap((v) => v.people))].map((p) => nameOf.get(p) ?? p).join(', ')}</td>
+                <td className="cond">{first ? `${shortDay(first.start.day)} ${clock(first.start.minute)}` : ''}</td>
+                <td className="cond" data-end={last ? last.end.day : ''}>
+                  {last ? `${shortDay(last.end.day)} ${clock(last.end.minute)}` : ''}
                 </td>
                 <td className="num">{printMinutes(o.minutes)}</td>
+                <td className="num">
+                  {o.done || o.float === null ? '' : printSpare(o.float, data.closes - data.opens)}
+                </td>
               </tr>
             );
           })}
         </tbody>
       </table>
+      <Soft>
+        To spare is working time that a piece of work may lose before the order is late. Where the weather may be worse
+        than the forecast, or a customer’s ground is not ready, keep some.
+      </Soft>
       <Waits order={order.id} />
       <Box mt={5}>
         <LinkButton asChild>

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { addDays } from '@rubbet/core/schedule';
+import { addDays } from '@rubbet/core/days';
 import { useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import useSWR from 'swr';

@@ -9,13 +9,15 @@ import { judgeAct, lifeOf } from '@rubbet/core/order';
 import type { ApiError } from '../../data/api.ts';
 import { moment } from '../../data/days.ts';
 import type { PriceSheet } from '../../data/types.ts';
-import { useRules } from '../../data/hooks.ts';
+import { useMe, useRules } from '../../data/hooks.ts';
+import { isOffice } from '../../data/roles.ts';
 import { useAsk } from '../../parts/Ask.tsx';
 import { Button } from '../../parts/Button.tsx';
 import { Empty, Loading } from '../../parts/Loading.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { Figure, Heading, Soft, Title } from '../../parts/Text.tsx';
 import { MethodTable } from './MethodTable.tsx';
+import { PromisePanel } from './PromisePanel.tsx';
 import { QuotePanel } from './QuotePanel.tsx';
 import { useStation } from './OrderPage.tsx';
 import { useShow } from '../../data/useShow.tsx';
@@ -43,6 +45,7 @@ const deliveryWords = (data: PriceSheet, way: string): string => {
 export const PriceStation = () => {
   const show = useShow();
   const { order, write } = useStation();
+  const { me } = useMe();
   const ask = useAsk();
   const { price: rates } = useRules();
   const { tell, fail } = useNotice();
@@ -138,6 +141,7 @@ export const PriceStation = () => {
           </tbody>
         </table>
         <QuotePanel price={data.price} />
+        {isOffice(me) && !order.deliveredAt && <PromisePanel order={order.id} wantedBy={order.wantedBy} />}
         <Box mt={5}>
           {order.accepted ? (
             <Box bg="mosswash" borderLeft="4px solid" borderColor="moss" px={3} py={2}>

@@ -4,7 +4,7 @@ import { useForm } from 'react-hook-form';
 import { Link } from 'react-router';
 import useSWR from 'swr';
 import { judgeAct, lifeOf } from '@rubbet/core/order';
-import { addDays } from '@rubbet/core/schedule';
+import { addDays } from '@rubbet/core/days';
 import type { ApiError } from '../../data/api.ts';
 import { longDay, moment, today } from '../../data/days.ts';
 import type { LoadOn } from '../../data/types.ts';

@@ -1,5 +1,5 @@
 import { Box, Dialog, Portal } from '@chakra-ui/react';
-import { addDays } from '@rubbet/core/schedule';
+import { addDays } from '@rubbet/core/days';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';

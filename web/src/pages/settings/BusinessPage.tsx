@@ -28,6 +28,8 @@ const pick = (data: BusinessData): Business => ({
   opens: data.opens,
   dayMinutes: data.dayMinutes,
   workdays: data.workdays,
+  north: data.north,
+  east: data.east,
 });
 
 /** Who the business is, how its days run, and in what it counts. */
@@ -62,12 +64,15 @@ const Form = ({
   const before = pick(data);
   const [edited, setEdited] = useState(before);
   const [hours, setHours] = useState(String(before.dayMinutes / 60));
+  const [north, setNorth] = useState(String(before.north));
+  const [east, setEast] = useState(String(before.east));
   const [units, setUnits] = useState<BusinessRules['units']>(settings.rules.units);
   const [sheets, setSheets] = useState(settings.rules.saw.sheets);
   const [busy, setBusy] = useState(false);
   const set = (change: Partial<Business>): void => setEdited((e) => ({ ...e, ...change }));
   const dayMinutes = Math.round(Number(hours.replace(',', '.')) * 60);
-  const next: Business = { ...edited, dayMinutes };
+  const degrees = (typed: string): number => Number(typed.replace(',', '.').replace('−', '-'));
+  const next: Business = { ...edited, dayMinutes, north: degrees(north), east: degrees(east) };
   const changed = Object.fromEntries(
     Object.entries(next).filter(([k, v]) => JSON.stringify(v) !== JSON.stringify(before[k as keyof Business])),
   );
@@ -159,6 +164,12 @@ const Form = ({
         <Field label="Hours of a working day">
           {(id) => <Input id={id} value={hours} inputMode="decimal" onChange={(e) => setHours(e.target.value)} />}
         </Field>
+        <Field label="Degrees north" help="Where the shop lies: when the sun rises and sets at a site.">
+          {(id) => <Input id={id} value={north} inputMode="decimal" onChange={(e) => setNorth(e.target.value)} />}
+        </Field>
+        <Field label="Degrees east" help="West of Greenwich it is less than nothing: −84.5.">
+          {(id) => <Input id={id} value={east} inputMode="decimal" onChange={(e) => setEast(e.target.value)} />}
+        </Field>
         <Labelled label="Sheets are cut with" help="A table saw rips along the sheet first, then cuts across.">
           <Choices
             label="Sheets are cut with"
@@ -177,7 +188,11 @@ const Form = ({
       </Box>
       <Box>
         <Button
-          disabled={busy || !Number.isFinite(dayMinutes) || (Object.keys(changed).length === 0 && !otherUnits)}
+          disabled={
+            busy ||
+            ![dayMinutes, next.north, next.east].every(Number.isFinite) ||
+            (Object.keys(changed).length === 0 && !otherUnits)
+          }
           onClick={() => void save()}
         >
           Keep the business

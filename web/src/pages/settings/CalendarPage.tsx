@@ -5,11 +5,13 @@ import { api } from '../../data/api.ts';
 import { longDay } from '../../data/days.ts';
 import type { CalendarData } from '../../data/types.ts';
 import { Button, QuietButton } from '../../parts/Button.tsx';
-import { Field, Input } from '../../parts/Fields.tsx';
-import { FormSheet } from '../../parts/FormSheet.tsx';
+import { Choices, Field, Input } from '../../parts/Fields.tsx';
+import { FormSheet, Labelled } from '../../parts/FormSheet.tsx';
 import { Empty, Loading } from '../../parts/Loading.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { Soft } from '../../parts/Text.tsx';
+import { clock } from '../crews/clock.ts';
+import { Away } from './Away.tsx';
 
 type Day = CalendarData['days'][number];
 const WEEK = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'];
@@ -21,10 +23,10 @@ export const CalendarPage = () => {
   const { tell, fail } = useNotice();
   if (error && !data) throw error;
   if (!data) return <Loading />;
-  const set = async (day: string, closed: boolean, note: string): Promise<void> => {
+  const set = async (day: string, closed: boolean, note: string, more: More = {}): Promise<void> => {
     const version = data.days.find((d) => d.day === day)?.version ?? 0;
     const put = (v: number): Promise<CalendarData> =>
-      api<CalendarData>(`/calendar/${day}`, { method: 'PUT', body: { version: v, closed, note } });
+      api<CalendarData>(`/calendar/${day}`, { method: 'PUT', body: { version: v, closed, note, ...more } });
     try {
       await mutate(await put(version), { revalidate: false });
     } catch (e) {
@@ -35,7 +37,7 @@ export const CalendarPage = () => {
     }
   };
   const end = (d: Day): void => {
-    set(d.day, false, '')
+    set(d.day, false, '', { closes: null, overtime: false })
       .then(() => tell(`${longDay(d.day)} is a day like others again.`))
       .catch(fail);
   };
@@ -47,11 +49,11 @@ export const CalendarPage = () => {
           {data.workdays.map((d) => WEEK[d]).join(', ')}. The week is set under Business.
         </Soft>
         <Button ml="auto" onClick={() => setOpen(true)}>
-          Close a day
+          Another day
         </Button>
       </Box>
       {data.days.length === 0 && (
-        <Empty>No day is closed. Close holidays and fair days, and nothing is planned on them.</Empty>
+        <Empty>Every day is like the others. Close holidays and fair days, and nothing is planned on them.</Empty>
       )}
       {data.days.length > 0 && (
         <table>
@@ -70,7 +72,13 @@ export const CalendarPage = () => {
               <tr key={d.day} data-day={d.day}>
                 <td className="cond">{longDay(d.day)}</td>
                 <td>
-                  {d.closed ? 'closed' : 'worked'}
+                  {d.closed
+                    ? 'closed'
+                    : d.closes !== null
+                      ? `closes at ${clock(d.closes)}`
+                      : d.overtime
+                        ? 'people stay longer'
+                        : 'worked'}
                   {d.closed && d.blocks > 0 && (
                     <Box color="keel">
                       {d.blocks} {d.blocks === 1 ? 'block stands' : 'blocks stand'} on it: move them on the board.
@@ -79,7 +87,7 @@ export const CalendarPage = () => {
                 </td>
                 <td>{d.note}</td>
                 <td className="num">
-                  {d.day >= data.today && <QuietButton onClick={() => end(d)}>Open it again</QuietButton>}
+                  {d.day >= data.today && <QuietButton onClick={() => end(d)}>As on other days</QuietButton>}
                 </td>
               </tr>
             ))}
@@ -90,15 +98,22 @@ export const CalendarPage = () => {
         <DaySheet
           today={data.today}
           onClose={() => setOpen(false)}
-          onKeep={async (day, note) => {
-            await set(day, true, note);
-            tell(`${longDay(day)} is closed: nothing is planned on it.`);
+          onKeep={async (day, kind, closes, note) => {
+            await set(day, kind === 'closed', note, {
+              closes: kind === 'early' ? closes : null,
+              overtime: kind === 'longer',
+            });
+            tell(`${longDay(day)} is written down. Look on the board whether what stands on it still can.`);
           }}
         />
       )}
+      <Away today={data.today} />
     </Box>
   );
 };
+
+type More = { readonly closes?: number | null; readonly overtime?: boolean };
+type DayKind = 'closed' | 'early' | 'longer';
 
 const DaySheet = ({
   today,
@@ -107,21 +122,42 @@ const DaySheet = ({
 }: {
   readonly today: string;
   readonly onClose: () => void;
-  readonly onKeep: (day: string, note: string) => Promise<void>;
+  readonly onKeep: (day: string, kind: DayKind, closes: number, note: string) => Promise<void>;
 }) => {
   const [day, setDay] = useState('');
+  const [kind, setKind] = useState<DayKind>('closed');
+  const [until, setUntil] = useState('13:00');
   const [note, setNote] = useState('');
+  const [h = NaN, m = NaN] = until.split(':').map(Number);
+  const closes = h * 60 + m;
   return (
     <FormSheet
-      title="Close a day"
-      yes="Close it"
-      ready={day >= today}
+      title="A day that is not like the others"
+      yes="Write it down"
+      ready={day >= today && (kind !== 'early' || Number.isInteger(closes))}
       onClose={onClose}
-      onKeep={() => onKeep(day, note)}
+      onKeep={() => onKeep(day, kind, closes, note)}
     >
       <Field label="Day">
         {(id) => <Input id={id} type="date" min={today} value={day} onChange={(e) => setDay(e.target.value)} />}
       </Field>
+      <Labelled label="What">
+        <Choices
+          label="What"
+          value={kind}
+          onChange={setKind}
+          choices={[
+            { value: 'closed', label: 'Closed' },
+            { value: 'early', label: 'Closes early' },
+            { value: 'longer', label: 'People stay longer' },
+          ]}
+        />
+      </Labelled>
+      {kind === 'early' && (
+        <Field label="Closes at">
+          {(id) => <Input id={id} type="time" value={until} onChange={(e) => setUntil(e.target.value)} />}
+        </Field>
+      )}
       <Field label="Why" help="Shown on the board.">
         {(id) => <Input id={id} maxLength={120} value={note} onChange={(e) => setNote(e.target.value)} />}
       </Field>

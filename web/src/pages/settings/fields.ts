@@ -36,6 +36,7 @@ const ground = group('Ground and pads');
 const road = group('Way and road');
 const method = group('How it is made and brought');
 const saw = group('The saw');
+const crews = group('The crew plan');
 
 export const FIELDS: readonly SettingField[] = [
   rate('price.labourPerHour', 'Bench labour', 'money', 'an hour', 'Every minute at saw, bay and paint place.'),
@@ -186,6 +187,22 @@ export const FIELDS: readonly SettingField[] = [
     'for 8 ft',
     'Narrow sticks are ripped from wider ones where that is cheaper.',
   ),
+
+  crews('crews.lateDay', 'A day late', 'money', '', 'What it counts as, for one order.'),
+  crews('crews.bayDay', 'A day in a bay', 'money', '', 'What stands in it keeps the next out.'),
+  crews('crews.upset', 'A block moved', 'money', 'to another day', 'Than people were told.'),
+  crews('crews.overtimeHour', 'Overtime', 'money', 'an hour', 'For one person.'),
+  crews('crews.overtime', 'Overtime, at most', 'plain', 'min', 'On a day on which people stay longer.'),
+  crews('crews.mixed', 'Crews mixed', 'money', 'a block', 'People of two crews at one piece of work.'),
+  crews('crews.rain', 'Rain stops work from', 'share', 'chance', 'Raising and roofing outside, coats on site.'),
+  crews(
+    'crews.frost',
+    'Too cold below',
+    'plain',
+    '°F',
+    'For coats outside and for concrete; the label of your paint decides.',
+  ),
+  crews('crews.wind', 'Too windy over', 'plain', 'mph', 'For panels and roofs in the hand.'),
 
   method('method.lift', 'One person carries', 'weight', '', 'Of a panel, to its place.'),
   method('method.lifters', 'Lift together', 'plain', 'people', 'Heavier panels are framed on site.'),

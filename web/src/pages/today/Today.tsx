@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { Link } from 'react-router';
 import useSWR from 'swr';
 import { printMinutes } from '@rubbet/core/measure';
-import { findLateOrders } from '@rubbet/core/schedule';
+import { clock } from '../crews/clock.ts';
 import { STATION_NAMES } from '@rubbet/core/order';
 import type { StationKey } from '@rubbet/core/order';
 import { longDay, moment, shortDay } from '../../data/days.ts';
@@ -11,14 +11,17 @@ import { Empty, Loading } from '../../parts/Loading.tsx';
 import { Heading, Soft, Title } from '../../parts/Text.tsx';
 import { useShow } from '../../data/useShow.tsx';
 
+/** Most of what is wrong with the plan that stands here. */
+const FAULTS = 5;
+
 /** What the day asks for. */
 export const Today = () => {
   const show = useShow();
   const { data, error } = useSWR<TodayData, Error>('/today');
   if (error && !data) throw error;
   if (!data) return <Loading />;
-  const late = findLateOrders(data.clashes);
-  const open = data.work.filter((w) => w.operation?.done !== true);
+  const { late } = data;
+  const open = data.work.filter((w) => !w.done);
   return (
     <Box p={6} pb={16}>
       <Box display="flex" alignItems="baseline" gap={4} borderBottom="2px solid" borderColor="ink" pb={3} mb={4}>
@@ -37,7 +40,7 @@ export const Today = () => {
           <Box display="grid" gap={2}>
             {open.map((w) => (
               <Box
-                key={w.task}
+                key={`${w.task} ${w.from}`}
                 display="grid"
                 gridTemplateColumns="92px 1fr auto"
                 alignItems="center"
@@ -46,22 +49,28 @@ export const Today = () => {
                 borderColor="hair"
                 pb={2}
               >
-                <span className="cond">{w.row?.name}</span>
+                <Box lineHeight={1.2}>
+                  <span className="cond">{w.place}</span>
+                  <Box color="soft" fontSize="13px">
+                    {clock(w.from)}–{clock(w.to)}
+                  </Box>
+                </Box>
                 <Box
-                  className={`board ${w.row?.id === 'road' ? 'road' : w.row?.id === 'yard' ? 'site' : ''}`}
-                  color={w.row?.id === 'road' || w.row?.id === 'yard' ? 'ink' : 'woodink'}
+                  className={`board ${w.station === 'road' ? 'road' : w.station === 'yard' || w.station === 'site' ? 'site' : ''}`}
+                  color={w.station === 'road' || w.station === 'yard' || w.station === 'site' ? 'ink' : 'woodink'}
                   px={3}
                   py="5px"
                   borderLeft="6px solid"
                   borderColor="woodedge"
                 >
-                  <span className="cond">{w.operation?.orderId}</span> {w.operation?.title}: {w.operation?.name}
+                  <span className="cond">{w.orderId}</span> {w.title}: {w.name}
+                  <Box fontSize="13.5px">{w.people.join(', ')}</Box>
                 </Box>
                 <Box textAlign="right">
-                  {printMinutes(w.end - w.start)}{' '}
+                  {printMinutes(w.to - w.from)}{' '}
                   <Link
                     to={
-                      w.row?.id === 'road' ? `/orders/${w.operation?.orderId}/road` : `/bench/${w.operation?.orderId}`
+                      w.station === 'road' || w.station === 'site' ? `/orders/${w.orderId}/road` : `/bench/${w.orderId}`
                     }
                   >
                     open
@@ -100,15 +109,28 @@ export const Today = () => {
         </Box>
         <Box minW={0}>
           <Heading mb={2}>What the plan says</Heading>
-          {late.length === 0 && <Soft>Nothing leaves late.</Soft>}
+          {late.length === 0 && data.faults.length === 0 && <Soft>Nothing clashes, nothing leaves late.</Soft>}
           <Box display="grid" gap={2}>
-            {late.map((c) => (
-              <Box key={c.text} bg="keelwash" borderLeft="4px solid" borderColor="keel" px={3} py={2}>
-                <strong className="cond">{c.text}</strong>{' '}
-                <Link to={`/orders/${c.task.split('/')[0]}/days`}>See its days</Link>
+            {late.map((o) => (
+              <Box key={o.id} bg="keelwash" borderLeft="4px solid" borderColor="keel" px={3} py={2}>
+                <strong className="cond">
+                  {o.id} is {o.late === 1 ? 'a day' : `${o.late} days`} late.
+                </strong>{' '}
+                <Link to={`/orders/${o.id}/days`}>See its days</Link>
               </Box>
             ))}
+            {data.faults.slice(0, FAULTS).map((f) => (
+              <Box key={f.text} bg="amberwash" borderLeft="4px solid" borderColor="amber" px={3} py={2}>
+                {f.text}
+              </Box>
+            ))}
+            {data.faults.length > FAULTS && <Link to="/crews">{data.faults.length - FAULTS} more on the board</Link>}
           </Box>
+          {data.away.length > 0 && (
+            <Box mt={3}>
+              Away: {data.away.map((a) => (a.note === '' ? a.name : `${a.name} (${a.note})`)).join(', ')}.
+            </Box>
+          )}
           {data.troubles.length > 0 && (
             <Box mt={8} data-testid="told-today">
               <Heading mb={2}>The bench waits for an answer</Heading>

@@ -1,0 +1,42 @@
+import type { ShopPrices } from './types.ts';
+
+/** What a business plans its crews by: money in cents, minutes, and the weather that stops work. */
+export interface CrewRules {
+  /** What a day that an order is late counts as. */
+  readonly lateDay: number;
+  /** A day that a unit stands in a bay. */
+  readonly bayDay: number;
+  /** A block that is moved to another day than people were told. */
+  readonly upset: number;
+  /** What an hour over the shop's hours costs, for one. */
+  readonly overtimeHour: number;
+  /** Work that people of different crews do together. */
+  readonly mixed: number;
+  /** How long people stay over the shop's hours where they do. */
+  readonly overtime: number;
+  /** Chance of rain from which work in the rain waits, 0 to 1; coldest for coats and concrete, °F; windiest for panels, mph. */
+  readonly rain: number;
+  readonly frost: number;
+  readonly wind: number;
+}
+
+/** Usual values (common practice, no source); the temperature is what the labels of most exterior paints ask for (value from memory). */
+export const CREW_RULES: CrewRules = {
+  lateDay: 5000,
+  bayDay: 1000,
+  upset: 1500,
+  overtimeHour: 4800,
+  mixed: 400,
+  overtime: 120,
+  rain: 0.5,
+  frost: 40,
+  wind: 20,
+};
+
+/** What a business's rules make things cost. */
+export const pricesOf = (rules: CrewRules): ShopPrices => ({
+  bayDay: rules.bayDay,
+  upset: rules.upset,
+  overtime: rules.overtimeHour,
+  mixed: rules.mixed,
+});

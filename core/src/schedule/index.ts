@@ -1,4 +1,0 @@
-export * from './types.ts';
-export * from './calendar.ts';
-export * from './planSchedule.ts';
-export * from './fitsBay.ts';

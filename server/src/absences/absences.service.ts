@@ -1,0 +1,84 @@
+import { BadRequestException, Inject, Injectable, NotFoundException } from '@nestjs/common';
+import { addDays, daysBetween } from '@rubbet/core/days';
+import type { User } from '../auth/auth.answers.ts';
+import { shopToday } from '../business/readBusiness.ts';
+import { noteDeed } from '../database/audit.ts';
+import { DB } from '../database/connect.ts';
+import type { Db } from '../database/connect.ts';
+import { lockShared } from '../database/locks.ts';
+import { transact } from '../database/transact.ts';
+import type { Absence } from './absences.answers.ts';
+import type { AbsenceDto } from './absences.dto.ts';
+
+/** Most days that are written down at once, and that are listed. */
+const MOST = 60;
+const LISTED = 500;
+const NOON = 720;
+
+/** Who is away when: holidays, illness, half days. */
+@Injectable()
+export class Absences {
+  constructor(@Inject(DB) private readonly db: Db) {}
+
+  async list(db: Db = this.db): Promise<Absence[]> {
+    const rows = await db('absences')
+      .join('users', 'users.id', 'absences.user_id')
+      .where('absences.day', '>=', await shopToday(db))
+      .orderBy('absences.day')
+      .orderBy('users.name')
+      .limit(LISTED)
+      .select('absences.*', 'users.name');
+    return rows.map((r) => ({
+      id: r.id as number,
+      userId: r.user_id as number,
+      name: r.name as string,
+      day: r.day as string,
+      from: r.from_minute as number | null,
+      to: r.to_minute as number | null,
+      note: r.note as string,
+    }));
+  }
+
+  /** Writes days down on which somebody is away; a day that is written down already is written over. Plans are made anew on the board. */
+  add(body: AbsenceDto, me: User): Promise<Absence[]> {
+    return transact(this.db, async (trx) => {
+      await lockShared(trx, 'board');
+      const until = body.until ?? body.day;
+      if (body.day < (await shopToday(trx)))
+        throw new BadRequestException({ code: 'invalid', message: 'That day is over: choose today or a later one.' });
+      const count = daysBetween(body.day, until) + 1;
+      if (count < 1 || count > MOST)
+        throw new BadRequestException({
+          code: 'invalid',
+          message: `The last day must not lie before the first, nor more than ${MOST} days after it.`,
+        });
+      if (!(await trx('users').where({ id: body.userId, active: true }).first('id')))
+        throw new BadRequestException({ code: 'invalid', message: 'Choose somebody of the book of people.' });
+      const days = Array.from({ length: count }, (_, n) => addDays(body.day, n));
+      const part = body.part ?? 'day';
+      await trx('absences').where({ user_id: body.userId }).whereIn('day', days).delete();
+      for (const day of days)
+        await trx('absences').insert({
+          user_id: body.userId,
+          day,
+          from_minute: part === 'afternoon' ? NOON : null,
+          to_minute: part === 'morning' ? NOON : null,
+          note: body.note ?? '',
+          by: me.name,
+        });
+      await noteDeed(trx, me, { action: 'away', entity: 'person', id: body.userId, detail: { ...body } });
+      return this.list(trx);
+    });
+  }
+
+  remove(id: number, me: User): Promise<Absence[]> {
+    return transact(this.db, async (trx) => {
+      await lockShared(trx, 'board');
+      const row = await trx('absences').where({ id }).first();
+      if (!row) throw new NotFoundException({ code: 'not-found', message: 'That day is not written down any more.' });
+      await trx('absences').where({ id }).delete();
+      await noteDeed(trx, me, { action: 'back', entity: 'person', id: row.user_id, detail: { day: row.day } });
+      return this.list(trx);
+    });
+  }
+}

@@ -1,0 +1,3 @@
+/** Minutes after midnight as a clock shows them: `09:30`. */
+export const clock = (minute: number): string =>
+  `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(Math.round(minute % 60)).padStart(2, '0')}`;

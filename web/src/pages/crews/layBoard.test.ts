@@ -1,0 +1,183 @@
+import fc from 'fast-check';
+import { blockOf, boardOf, visitOf } from '../../testing/board.ts';
+import { askOf, availableOn, clashAt, layBoard, layLanes, makeAxis, momentAfter, workdayAfter } from './layBoard.ts';
+import { planWeeks } from './figures.ts';
+import { dayOfPerson, nextAfter } from './myDay.ts';
+
+const frame = blockOf('7/frame', {
+  station: 'bay',
+  place: 'bay-1',
+  visits: [visitOf('2026-05-05', 480, 720, ['1', '2'])],
+});
+const coat = blockOf('7/coat', {
+  station: 'paint',
+  place: 'bay-1',
+  dry: 720,
+  needs: ['7/frame'],
+  visits: [visitOf('2026-05-05', 840, 900, ['1'], { dry: { day: '2026-05-06', minute: 180 } })],
+});
+const trip = blockOf('7/deliver', {
+  station: 'road',
+  place: null,
+  way: 60,
+  needs: ['7/coat'],
+  visits: [visitOf('2026-05-07', 480, 720, ['3'], { trailer: 'tilt' })],
+});
+const data = boardOf({ operations: [frame, coat, trip] });
+
+describe('the axis of the board', () => {
+  it('has the worked days of two weeks, true to time within them, and no nights or Sundays', () => {
+    const axis = makeAxis(data, 'two weeks', 0);
+    expect(axis.days).toHaveLength(10);
+    expect(axis.at('2026-05-04', 480)).toBe(0);
+    expect(axis.at('2026-05-05', 720)).toBeCloseTo(0.15, 9);
+    // A Saturday lies between Friday and Monday; what is before opening lies at it.
+    expect(axis.at('2026-05-09', 700)).toBeCloseTo(0.5, 9);
+    expect(axis.at('2026-05-05', 100)).toBeCloseTo(0.1, 9);
+  });
+  it('is a day, a week or a season, so many of them on', () => {
+    expect(makeAxis(data, 'day', 0).days.map((d) => d.day)).toEqual(['2026-05-05']);
+    expect(makeAxis(data, 'day', 4).days.map((d) => d.day)).toEqual(['2026-05-11']);
+    expect(makeAxis(data, 'week', 1).days[0]?.day).toBe('2026-05-11');
+    expect(makeAxis(data, 'season', 0).days.length).toBeGreaterThan(15);
+  });
+  it('is as long as the longest day: overtime is drawn', () => {
+    const late = boardOf({
+      operations: data.operations,
+      days: data.days.map((d) => (d.day === '2026-05-06' ? { ...d, overtime: 120 } : d)),
+    });
+    expect(makeAxis(late, 'week', 0).closes).toBe(1080);
+  });
+  it('is gone along and back to the quarter of an hour', () => {
+    const axis = makeAxis(data, 'two weeks', 0);
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 9 }), fc.integer({ min: 0, max: 31 }), (d, q) => {
+        const day = axis.days[d]?.day ?? '';
+        const to = { day, minute: 480 + 15 * q };
+        const parts = axis.at(to.day, to.minute) - axis.at('2026-05-05', 480);
+        expect(momentAfter(data, axis, { day: '2026-05-05', minute: 480 }, parts)).toEqual(to);
+      }),
+    );
+  });
+});
+
+describe('what is dragged beyond the days that are drawn', () => {
+  it('goes on over worked days, before and after them', () => {
+    const axis = makeAxis(data, 'two weeks', 0);
+    const from = { day: '2026-05-14', minute: 600 };
+    expect(momentAfter(data, axis, from, 0.3)).toEqual({ day: '2026-05-19', minute: 600 });
+    expect(momentAfter(data, axis, from, -0.9)).toEqual({ day: '2026-05-01', minute: 600 });
+    expect(momentAfter(data, axis, from, 99).day).toBe('2026-05-29');
+  });
+});
+
+describe('the rows of the board', () => {
+  it('are places, what is outside, crews, and who is in none', () => {
+    const rows = layBoard(data, makeAxis(data, 'two weeks', 0), 'the shop');
+    expect(rows.map((r) => [r.name, r.kind])).toEqual([
+      ['Saw', 'place'],
+      ['Bay 1', 'place'],
+      ['Yard, road, site', 'out'],
+      ['Hazel crew', 'crew'],
+      ['Ruta', 'person'],
+    ]);
+  });
+  it('draw the unit in its bay until its coat is dry, the coat that dries, and ways there and back', () => {
+    const rows = layBoard(data, makeAxis(data, 'two weeks', 0), 'the shop');
+    const bay = rows[1]?.bars ?? [];
+    expect(bay.map((b) => b.kind).sort()).toEqual(['dry', 'stay', 'work', 'work']);
+    const stay = bay.find((b) => b.kind === 'stay');
+    expect([stay?.from, stay?.to]).toEqual([0.1, 0.2]);
+    const out = rows[2]?.bars.map((b) => [b.kind, Math.round(480 * 10 * (b.to - b.from))]);
+    expect(out).toEqual([
+      ['way', 60],
+      ['work', 120],
+      ['way', 60],
+    ]);
+    // What a crew does is drawn as work alone.
+    expect(rows[3]?.bars.map((b) => b.kind)).toEqual(['work', 'work']);
+  });
+  it('say how many hours of each day are taken of how many there are', () => {
+    const rows = layBoard(data, makeAxis(data, 'two weeks', 0), 'the shop');
+    // Two for 240 minutes and one for 60, of two who are there for 480.
+    expect(rows[3]?.load.find((l) => l.day === '2026-05-05')).toEqual({
+      day: '2026-05-05',
+      loaded: 540,
+      available: 960,
+    });
+    const [ines] = data.people;
+    if (!ines) throw new Error('nobody');
+    const half = { ...ines, away: [{ day: '2026-05-05', from: 720, to: 1440, note: '' }] };
+    const day = { day: '2026-05-05', works: true, closes: 960, overtime: 0 };
+    expect(availableOn(half, day)).toBe(240);
+    expect(availableOn(ines, { ...day, overtime: 120 })).toBe(600);
+    expect(availableOn({ ...ines, hours: ines.hours.map(() => [480, 840]) }, { ...day, overtime: 120 })).toBe(360);
+    expect(availableOn(ines, { ...day, works: false })).toBe(0);
+  });
+  it('keep apart what shares time, on the fewest lanes', () => {
+    const part = fc.integer({ min: 0, max: 100 });
+    fc.assert(
+      fc.property(fc.array(fc.tuple(part, fc.integer({ min: 1, max: 30 })), { maxLength: 20 }), (list) => {
+        const laid = layLanes(list.map(([from, long]) => ({ from, to: from + long })));
+        for (const a of laid)
+          for (const b of laid) if (a !== b && a.lane === b.lane) expect(a.to <= b.from || b.to <= a.from).toBe(true);
+        const most = Math.max(0, ...laid.map((a) => laid.filter((b) => b.from <= a.from && b.to > a.from).length));
+        expect(new Set(laid.map((a) => a.lane)).size).toBe(most);
+      }),
+    );
+  });
+});
+
+describe('moving a block', () => {
+  const rows = layBoard(data, makeAxis(data, 'two weeks', 0), 'the shop');
+  const row = (name: string) => rows.find((r) => r.name === name) as (typeof rows)[number];
+  it('asks for the place of a row, or for those of a crew who can do it', () => {
+    expect(askOf(data, row('Bay 1'), frame)).toEqual({ place: 'bay-1' });
+    expect(askOf(data, row('Hazel crew'), frame)).toEqual({ people: ['1', '2'] });
+    // One painted it; of the crew one paints.
+    expect(askOf(data, row('Hazel crew'), coat)).toEqual({ people: ['1'] });
+    expect(askOf(data, row('Ruta'), frame)).toEqual({ people: ['3'] });
+    expect(askOf(data, row('Yard, road, site'), trip)).toEqual({});
+  });
+  it('says what it clashes with before it is let go', () => {
+    expect(clashAt(data, coat, { day: '2026-05-04', minute: 600 }, {})).toBe('That time is over.');
+    expect(clashAt(data, trip, { day: '2026-05-05', minute: 960 }, {})).toBe('coat is not dry by then.');
+    expect(clashAt(data, coat, { day: '2026-05-05', minute: 690 }, {})).toBe('frame is not done by then.');
+    const other = blockOf('8/frame', {
+      station: 'bay',
+      place: 'bay-1',
+      visits: [visitOf('2026-05-06', 480, 600, ['2'])],
+    });
+    const both = boardOf({ operations: [...data.operations, other] });
+    expect(clashAt(both, coat, { day: '2026-05-06', minute: 540 }, {})).toBe('8 frame is done there then.');
+    expect(clashAt(both, coat, { day: '2026-05-06', minute: 540 }, { people: ['2'] })).toBe('Abel is at 8 frame then.');
+    expect(clashAt(both, coat, { day: '2026-05-06', minute: 660 }, {})).toBeUndefined();
+  });
+  it('goes over days that nobody works', () => {
+    expect(workdayAfter(data, '2026-05-08', 1)).toBe('2026-05-11');
+    expect(workdayAfter(data, '2026-05-11', -1)).toBe('2026-05-08');
+    expect(workdayAfter(data, '2026-04-27', -1)).toBeUndefined();
+  });
+});
+
+describe('somebody’s day', () => {
+  it('is in the order of its hours, with whom, where and what is brought', () => {
+    expect(dayOfPerson(data, '1', '2026-05-05').map((s) => [s.op.id, s.place, s.withWhom])).toEqual([
+      ['7/frame', 'Bay 1', ['Abel']],
+      ['7/coat', 'Bay 1', []],
+    ]);
+    const [drive] = dayOfPerson(data, '3', '2026-05-07');
+    expect(drive?.bring).toEqual(['tilt trailer', 'straps', 'planks', 'the site sheet']);
+    expect(dayOfPerson(data, '3', '2026-05-05')).toEqual([]);
+    expect(nextAfter(data, frame)?.id).toBe('7/coat');
+  });
+});
+
+describe('the plan in figures', () => {
+  it('counts person hours, and days on which a bay is only stood in', () => {
+    const week = planWeeks(data).find((w) => w.monday === '2026-05-04');
+    // 2 × 240 + 60 in the shop, 240 on the road; three people on five days; the bay stood in on Tuesday and Wednesday.
+    expect([week?.shop, week?.out, week?.available]).toEqual([540, 240, 3 * 5 * 480]);
+    expect([week?.bays, week?.waiting]).toEqual([0.4, 0.2]);
+  });
+});

@@ -1,0 +1,309 @@
+import { addDays, weekday } from '@rubbet/core/days';
+import type { BoardData, BoardOperation } from '../../data/types.ts';
+
+/** How much of the calendar is seen at once. */
+export const ZOOMS = ['day', 'week', 'two weeks', 'season'] as const;
+export type Zoom = (typeof ZOOMS)[number];
+/** What the rows of the board are. */
+export const VIEWS = ['the shop', 'people'] as const;
+export type View = (typeof VIEWS)[number];
+
+type BoardDay = BoardData['days'][number];
+type Visit = BoardOperation['visits'][number];
+
+/** Worked days beside each other, nights left out: true to time within them. */
+export interface Axis {
+  readonly days: readonly BoardDay[];
+  readonly opens: number;
+  readonly closes: number;
+  /** Where a moment lies, 0 to 1 over the whole axis; beyond it where it is before or after. */
+  readonly at: (day: string, minute: number) => number;
+}
+
+/** Something drawn on a row, from and to in parts of the axis. */
+export interface Bar {
+  readonly key: string;
+  readonly kind: 'work' | 'way' | 'dry' | 'stay';
+  readonly op: BoardOperation;
+  readonly visit: Visit;
+  readonly from: number;
+  readonly to: number;
+  readonly lane: number;
+}
+
+/** What a row has to do on a day, and could do: minutes of people. */
+export interface Load {
+  readonly day: string;
+  readonly loaded: number;
+  readonly available: number;
+}
+
+/** A row of the board. */
+export interface BoardRow {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: 'place' | 'out' | 'crew' | 'person';
+  readonly people: readonly string[];
+  readonly bars: readonly Bar[];
+  readonly lanes: number;
+  readonly load: readonly Load[];
+}
+
+const COUNTS: Readonly<Record<Zoom, number>> = { day: 1, week: 7, 'two weeks': 14, season: 91 };
+
+/** First day that is shown: today for a day, else the Monday of its week, so many windows or weeks on. */
+export const firstOf = (data: BoardData, zoom: Zoom, page: number): string => {
+  if (zoom === 'day') {
+    const worked = data.days.filter((d) => d.works).map((d) => d.day);
+    const now = worked.findIndex((d) => d >= data.today);
+    return worked[Math.min(worked.length - 1, Math.max(0, now + page))] ?? data.today;
+  }
+  return addDays(data.today, -((weekday(data.today) + 6) % 7) + 7 * page);
+};
+
+/** The axis of a window: days that are worked, or have work on them. */
+export const makeAxis = (data: BoardData, zoom: Zoom, page: number): Axis => {
+  const first = firstOf(data, zoom, page);
+  const last = addDays(first, COUNTS[zoom] - 1);
+  const busy = new Set(data.operations.flatMap((o) => o.visits.flatMap((v) => v.pieces.map((p) => p.day))));
+  const days = data.days.filter((d) => d.day >= first && d.day <= last && (d.works || busy.has(d.day)));
+  const { opens } = data;
+  const closes = Math.max(data.closes, ...days.map((d) => d.closes + d.overtime));
+  const index = new Map(days.map((d, i) => [d.day, i]));
+  const at = (day: string, minute: number): number => {
+    const share = (minute - opens) / (closes - opens);
+    const i = index.get(day);
+    if (i !== undefined) return (i + Math.min(1, Math.max(0, share))) / days.length;
+    // A day that is not drawn lies between its neighbours.
+    return days.filter((d) => d.day < day).length / Math.max(1, days.length);
+  };
+  return { days, opens, closes, at };
+};
+
+/** Puts what shares time on lanes under each other; the fewest that keep them apart. */
+export const layLanes = <T extends { readonly from: number; readonly to: number }>(
+  items: readonly T[],
+): (T & { readonly lane: number })[] => {
+  const ends: number[] = [];
+  return [...items]
+    .sort((a, b) => a.from - b.from || a.to - b.to)
+    .map((item) => {
+      const free = ends.findIndex((e) => e <= item.from + 1e-9);
+      const lane = free < 0 ? ends.length : free;
+      ends[lane] = item.to;
+      return { ...item, lane };
+    });
+};
+
+type Loose = Omit<Bar, 'lane'>;
+const seen = (b: { readonly from: number; readonly to: number }): boolean => b.to > b.from && b.to > 0 && b.from < 1;
+const clip = <T extends Loose>(b: T): T => ({ ...b, from: Math.max(0, b.from), to: Math.min(1, b.to) });
+
+/** Work, ways and drying of a visit. */
+const barsOf = (axis: Axis, op: BoardOperation, visit: Visit, k: number, dry: boolean): Loose[] => {
+  const of = (kind: Bar['kind'], n: number, from: number, to: number): Loose => ({
+    key: `${op.id} ${k} ${kind} ${n}`,
+    kind,
+    op,
+    visit,
+    from,
+    to,
+  });
+  const out = visit.pieces.flatMap((p, n) => {
+    const there = op.way > 0 && n === 0 ? p.from + op.way : p.from;
+    const back = op.way > 0 && n === visit.pieces.length - 1 ? p.to - op.way : p.to;
+    if (op.way === 0 || there >= back) return [of('work', n, axis.at(p.day, p.from), axis.at(p.day, p.to))];
+    return [
+      of('way', 2 * n, axis.at(p.day, p.from), axis.at(p.day, there)),
+      of('work', n, axis.at(p.day, there), axis.at(p.day, back)),
+      of('way', 2 * n + 1, axis.at(p.day, back), axis.at(p.day, p.to)),
+    ];
+  });
+  if (dry && op.dry > 0)
+    out.push(of('dry', 0, axis.at(visit.end.day, visit.end.minute), axis.at(visit.dry.day, visit.dry.minute)));
+  return out.filter(seen).map(clip);
+};
+
+/** How long each order stands in a bay: from its first work there until the last of it is dry. */
+const staysIn = (data: BoardData, axis: Axis, place: string): Loose[] => {
+  const byOrder = new Map<number, { op: BoardOperation; visit: Visit; from: number; to: number }>();
+  for (const op of data.operations) {
+    if (op.place !== place || (op.station !== 'bay' && op.station !== 'paint')) continue;
+    for (const visit of op.visits) {
+      const [from, to] = [axis.at(visit.start.day, visit.start.minute), axis.at(visit.dry.day, visit.dry.minute)];
+      const old = byOrder.get(op.orderId);
+      byOrder.set(
+        op.orderId,
+        old ? { ...old, from: Math.min(old.from, from), to: Math.max(old.to, to) } : { op, visit, from, to },
+      );
+    }
+  }
+  return [...byOrder.values()]
+    .map((s): Loose => ({ key: `${s.op.orderId} stays`, kind: 'stay', ...s }))
+    .filter(seen)
+    .map(clip);
+};
+
+/** Minutes that somebody works on a day, absences taken off. */
+export const availableOn = (
+  person: BoardData['people'][number],
+  day: Pick<BoardDay, 'day' | 'works' | 'closes' | 'overtime'>,
+): number => {
+  if (!day.works) return 0;
+  const own = person.hours[weekday(day.day)];
+  if (!own) return 0;
+  const [from = 0, until = 0] = own;
+  const to = Math.min(until, day.closes) + (until >= day.closes ? day.overtime : 0);
+  const gone = person.away
+    .filter((a) => a.day === day.day)
+    .reduce((n, a) => n + Math.max(0, Math.min(to, a.to) - Math.max(from, a.from)), 0);
+  return Math.max(0, to - from - gone);
+};
+
+const loadOf = (data: BoardData, axis: Axis, people: readonly string[]): Load[] =>
+  axis.days.map((d) => ({
+    day: d.day,
+    loaded: data.operations.reduce(
+      (sum, o) =>
+        sum +
+        o.visits.reduce(
+          (n, v) =>
+            n +
+            v.people.filter((p) => people.includes(p)).length *
+              v.pieces.reduce((m, p) => m + (p.day === d.day ? p.to - p.from : 0), 0),
+          0,
+        ),
+      0,
+    ),
+    available: data.people.filter((p) => people.includes(p.key)).reduce((n, p) => n + availableOn(p, d), 0),
+  }));
+
+/** Lays the board's rows out over an axis. */
+export const layBoard = (data: BoardData, axis: Axis, view: View): BoardRow[] => {
+  const visits = data.operations.flatMap((op) => op.visits.map((visit, k) => ({ op, visit, k })));
+  const row = (
+    id: string,
+    name: string,
+    kind: BoardRow['kind'],
+    people: readonly string[],
+    mine: (x: (typeof visits)[number]) => boolean,
+    stays: readonly Loose[] = [],
+  ): BoardRow => {
+    const bars = layLanes(visits.filter(mine).flatMap((x) => barsOf(axis, x.op, x.visit, x.k, kind === 'place')));
+    return {
+      id,
+      name,
+      kind,
+      people,
+      bars: [...stays.map((s) => ({ ...s, lane: 0 })), ...bars],
+      lanes: Math.max(1, ...bars.map((b) => b.lane + 1)),
+      load: kind === 'place' || kind === 'out' ? [] : loadOf(data, axis, people),
+    };
+  };
+  const person = (p: BoardData['people'][number]): BoardRow =>
+    row(p.key, p.name, 'person', [p.key], (x) => x.visit.people.includes(p.key));
+  if (view === 'people') return data.people.map(person);
+  const places = data.places.map((p) =>
+    row(p.id, p.name, 'place', [], (x) => x.op.place === p.id, p.kind === 'bay' ? staysIn(data, axis, p.id) : []),
+  );
+  const out = row('out', 'Yard, road, site', 'out', [], (x) => ['yard', 'road', 'site'].includes(x.op.station));
+  const crews = data.crews.map((c) => {
+    const people = data.people.filter((p) => p.crew === c.id).map((p) => p.key);
+    // A crew that is named after its place is told by its people.
+    const same = data.places.some((p) => p.id === c.id);
+    const name = same
+      ? data.people
+          .filter((p) => p.crew === c.id)
+          .map((p) => p.name)
+          .join(', ')
+      : c.name;
+    return row(`crew ${c.id}`, name, 'crew', people, (x) => x.visit.people.some((p) => people.includes(p)));
+  });
+  return [...places, out, ...crews, ...data.people.filter((p) => p.crew === null).map(person)];
+};
+
+/** What a block is asked to when it is put on a row: that place, or people of it who can do the work, as many as did it. */
+export const askOf = (
+  data: BoardData,
+  row: Pick<BoardRow, 'kind' | 'id' | 'people'>,
+  op: BoardOperation,
+): { readonly place?: string; readonly people?: readonly string[] } => {
+  if (row.kind === 'out') return {};
+  if (row.kind === 'place') return { place: row.id };
+  const wanted = Math.max(1, op.visits[0]?.people.length ?? 1);
+  const skill = SKILL_OF[op.station];
+  const able = row.people.filter((key) => data.people.find((p) => p.key === key)?.skills.includes(skill));
+  const others = row.people.filter((key) => !able.includes(key));
+  return { people: [...able, ...others].slice(0, row.kind === 'person' ? 1 : wanted) };
+};
+const SKILL_OF: Readonly<Record<BoardOperation['station'], string>> = {
+  saw: 'saw',
+  bay: 'framing',
+  paint: 'paint',
+  yard: 'loading',
+  road: 'driving',
+  site: 'site',
+};
+
+/**
+ * The moment that lies some parts of the axis after another, to the quarter of an hour. Beyond the days that are drawn it goes on over
+ * those that are worked.
+ */
+export const momentAfter = (
+  data: Pick<BoardData, 'days'>,
+  axis: Axis,
+  from: { readonly day: string; readonly minute: number },
+  parts: number,
+): { readonly day: string; readonly minute: number } => {
+  const [first, last] = [axis.days[0]?.day ?? from.day, axis.days.at(-1)?.day ?? from.day];
+  const worked = data.days.filter((d) => d.works);
+  const before = worked.filter((d) => d.day < first);
+  const days = [...before, ...axis.days, ...worked.filter((d) => d.day > last)];
+  const at = (axis.at(from.day, from.minute) + parts) * axis.days.length + before.length;
+  const slots = (axis.closes - axis.opens) / 15;
+  // Quarters from the first day on; a moment at closing is the next morning.
+  const slot = Math.min(days.length * slots - 1, Math.max(0, Math.round(at * slots)));
+  const day = Math.floor(slot / slots);
+  return { day: days[day]?.day ?? from.day, minute: axis.opens + 15 * (slot - day * slots) };
+};
+
+/** The worked day so many worked days after another. */
+export const workdayAfter = (data: BoardData, day: string, n: number): string | undefined => {
+  const worked = data.days.filter((d) => d.works).map((d) => d.day);
+  const at = worked.findIndex((d) => d >= day);
+  return worked[at + n];
+};
+
+/** Why a block clashes where it would come to stand; undefined where nothing is seen to be in its way. The server judges it all. */
+export const clashAt = (
+  data: BoardData,
+  op: BoardOperation,
+  to: { readonly day: string; readonly minute: number },
+  ask: { readonly place?: string; readonly people?: readonly string[] },
+): string | undefined => {
+  const key = (m: { readonly day: string; readonly minute: number }): string =>
+    `${m.day} ${String(m.minute).padStart(4, '0')}`;
+  const start = key(to);
+  if (start < `${data.today} ${String(data.now).padStart(4, '0')}`) return 'That time is over.';
+  for (const need of op.needs) {
+    const before = data.operations.find((o) => o.id === need);
+    const last = before?.visits.at(-1);
+    if (before && !before.done && last && key(last.dry) > start)
+      return `${before.name} is ${before.dry > 0 ? 'not dry' : 'not done'} by then.`;
+  }
+  const people = ask.people ?? op.visits[0]?.people ?? [];
+  const minutes = op.visits[0]?.pieces.reduce((n, p) => n + p.to - p.from, 0) ?? op.minutes;
+  const end = to.minute + minutes;
+  for (const o of data.operations) {
+    if (o.id === op.id || o.orderId === op.orderId) continue;
+    for (const v of o.visits)
+      for (const p of v.pieces) {
+        if (p.day !== to.day || p.from >= end || p.to <= to.minute) continue;
+        const who = people.find((k) => v.people.includes(k));
+        if (who) return `${data.people.find((x) => x.key === who)?.name ?? who} is at ${o.orderId} ${o.name} then.`;
+        if ((ask.place ?? op.place) !== null && o.place === (ask.place ?? op.place))
+          return `${o.orderId} ${o.name} is done there then.`;
+      }
+  }
+  return undefined;
+};

@@ -1,0 +1,30 @@
+import { printMinutes } from '@rubbet/core/measure';
+import { shortDay } from '../../data/days.ts';
+import type { ReplanData } from '../../data/types.ts';
+
+type Plan = ReplanData['plans'][number];
+const days = (n: number): string => (n === 1 ? 'a day' : `${n} days`);
+
+/** What a plan does to each order and to people, in sentences. */
+export const planWords = (plan: Plan, asItIs: Pick<ReplanData['asItIs'], 'lateDays'>): string[] => {
+  const later = plan.orders.filter((o) => o.before && o.after && o.after.day > o.before.day);
+  const sooner = plan.orders.filter((o) => o.before && o.after && o.after.day < o.before.day);
+  const lost = plan.orders.filter((o) => o.before && !o.after);
+  const names = (list: Plan['orders']): string =>
+    list
+      .map(
+        (o) =>
+          `${o.orderId} (${shortDay(o.after?.day ?? '')}${o.after && o.after.late > 0 ? `, ${days(o.after.late)} late` : ''})`,
+      )
+      .join(', ');
+  const saved = asItIs.lateDays - plan.lateDays;
+  return [
+    ...(plan.shifts.length === 0 ? ['Nothing moves.'] : []),
+    ...(later.length > 0 ? [`Done later: ${names(later)}.`] : []),
+    ...(sooner.length > 0 ? [`Done sooner: ${names(sooner)}.`] : []),
+    ...(plan.shifts.length > 0 && later.length + sooner.length === 0 ? ['Every order is done on the day it was.'] : []),
+    ...(saved > 0 ? [`It saves ${days(saved)} of lateness against going on as it is.`] : []),
+    ...(plan.overtimeMinutes > 0 ? [`${printMinutes(plan.overtimeMinutes)} of overtime in all.`] : []),
+    ...(lost.length > 0 ? [`No time or room is left for ${lost.map((o) => o.orderId).join(', ')}.`] : []),
+  ];
+};
