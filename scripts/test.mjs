@@ -75,6 +75,12 @@ const code = await run(
   'tests',
   process.execPath,
   ['--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js', '--maxWorkers=2', ...extra],
-  { TEST_DATABASE_URL: database.url, TEST_TEMPLATE: `${temporary}/demo.sql`, NODE_ENV: 'test', RUBBET_POOL: 'inline' },
+  {
+    TEST_DATABASE_URL: database.url,
+    TEST_TEMPLATE: `${temporary}/demo.sql`,
+    NODE_ENV: 'test',
+    RUBBET_POOL: 'inline',
+    RUBBET_PLAN_SECONDS: '0.25',
+  },
 );
 await end(code);

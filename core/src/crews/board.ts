@@ -178,7 +178,7 @@ export class Board {
   }
 
   /** A pinned operation where it was pinned, whatever else is there. */
-  private pinned(op: Operation, pin: Fixed): Spot {
+  private pinned(op: Operation, pin: Fixed, places: readonly number[]): Spot {
     const able = findAble(this.shop, this.able, op);
     const named = (pin.people ?? []).map((id) => this.shop.people.findIndex((p) => p.id === id)).filter((i) => i >= 0);
     const start = Math.min(this.clock.count - 1, this.clock.slotAt(pin.start));
@@ -192,9 +192,8 @@ export class Board {
     if (people.length === 0) people = able.all.slice(0, op.people[0]);
     const end = endFor(people.length);
     const of = (k: number): boolean => (this.places[k] as Free).has(start, end);
-    const kinds = this.shop.places.flatMap((p, k) => (p.kind === op.place ? [k] : []));
     const asked = this.shop.places.findIndex((p) => p.id === pin.place);
-    const place = ANYWHERE.has(op.place) ? -1 : asked >= 0 ? asked : (kinds.find(of) ?? kinds[0] ?? -1);
+    const place = ANYWHERE.has(op.place) ? -1 : asked >= 0 ? asked : (places.find(of) ?? places[0] ?? -1);
     const trailer = !op.trailer
       ? -1
       : Math.max(
@@ -229,7 +228,7 @@ export class Board {
           : this.shop.places.flatMap((p, i) => (p.kind === op.place ? [i] : []));
       const old = was?.get(op.id);
       const spot = pin
-        ? this.pinned(op, pin)
+        ? this.pinned(op, pin, places)
         : ((old && this.stillThere(op, old, ready, places)) ?? this.find(op, ready, places, crew));
       const dry = spot ? this.readyAfter(spot) : 0;
       if (!spot || (inBay && !pin && dry > until)) {

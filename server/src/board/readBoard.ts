@@ -238,7 +238,7 @@ export const readBoard = async (db: Db, at = new Date()): Promise<BoardState> =>
     db('deliveries').where('day', '>=', today).limit(2000).select('order_id', 'day', 'arrives', 'trailer_id'),
   ]);
   const people = await readPeople(db, business, rows, today);
-  const forecast = seededForecast.days(today, today, AHEAD, business, business.timeZone);
+  const forecast = seededForecast.days(today, since, HISTORY + AHEAD, business, business.timeZone);
   const state = {
     today,
     now,
@@ -412,9 +412,10 @@ const toShop = (s: Omit<BoardState, 'shop'>): Shop => {
     })),
     places: s.places.map(({ id, kind, holds }) => ({ id, kind, ...(holds ? { holds } : {}) })),
     trailers: s.trailers.map((t) => t.id),
-    weather: s.forecast.map(({ words: _, ...w }) => {
+    weather: s.forecast.flatMap(({ words: _, ...w }) => {
+      if (w.day < today) return [];
       const said = s.days.find((d) => d.day === w.day)?.rain;
-      return said == null ? w : { ...w, rain: said };
+      return [said == null ? w : { ...w, rain: said }];
     }),
     orders,
     operations,

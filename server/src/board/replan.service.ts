@@ -22,8 +22,8 @@ import { sayFault } from './showBoard.ts';
 import { readSpreads } from './readSpreads.ts';
 import { tellPeople } from './tellPeople.ts';
 
-/** How long each plan of a morning is looked for, seconds. */
-const SECONDS = 1.2;
+/** How long each plan of a morning is looked for, seconds; a machine that is slower or quicker may be given another time. */
+const SECONDS = Number(process.env.RUBBET_PLAN_SECONDS) || 1.2;
 /** Next days on which people would stay longer, where that is what a plan is made with. */
 const LONGER_DAYS = 5;
 /** A proposal is good for so long, minutes. */

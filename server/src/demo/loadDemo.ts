@@ -16,7 +16,7 @@ import type { DemoOrder } from '@rubbet/demo';
 import { findFamily, parseSpec } from '@rubbet/core/model';
 import type { Spec } from '@rubbet/core/model';
 import { BUSINESS, BUSINESS_RULES, computeOrder, unitsOf } from '@rubbet/core/order';
-import { addDays, daysBetween } from '@rubbet/core/days';
+import { addDays, daysBetween, weekday } from '@rubbet/core/days';
 import { isBenchStep, isRead, lineUnits, readingsOf } from '@rubbet/core/steps';
 import { repeatParts } from '@rubbet/core/unit';
 import type { User } from '../auth/auth.answers.ts';
@@ -290,6 +290,9 @@ const backDate = async (db: Db, id: number, planned: readonly Stood[], today: st
   }
 };
 
+/** A day, or the Monday after it. */
+const workdayFrom = (day: string): string => addDays(day, [1, 0, 0, 0, 0, 0, 2][weekday(day)] ?? 0);
+
 /** Takes an accepted order on through days, bench and road. */
 const goOn = async (
   db: Db,
@@ -311,7 +314,7 @@ const goOn = async (
       id,
       {
         version: 0,
-        day: addDays(today, Math.max(o.wantedIn - 1, 0)),
+        day: workdayFrom(addDays(today, Math.max(o.wantedIn - 1, 0))),
         arrives: '09:30',
         trailerId: 'tilt',
         notes: 'Gate code from the customer; dog in the yard.',

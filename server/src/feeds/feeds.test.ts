@@ -115,7 +115,7 @@ describe('a calendar that is subscribed to', () => {
     expect((await shop.post('/api/feeds').send({ kind: 'shop', ref: 'shop' }).expect(403)).body.message).toMatch(
       /own days/,
     );
-    const me = (await shop.get('/api/me').expect(200)).body as { id: number };
+    const me = (await shop.get('/api/session').expect(200)).body as { id: number };
     expect((await add(shop, 'person', String(me.id))).name).toBe('Tobin Askew');
     // Nobody sees another's links.
     expect(((await shop.get('/api/feeds').expect(200)).body as Feed[]).map((f) => f.kind)).toEqual(['person']);

@@ -1,5 +1,8 @@
 import ICAL from 'ical.js';
 
+// The blank that a folded line begins with counts as well: RFC 5545 has 75 octets at most.
+ICAL.foldLength = 74;
+
 /** Something that happens, at moments. */
 export interface Happening {
   readonly uid: string;

@@ -6,13 +6,13 @@ import type { BoardData } from '../../data/types.ts';
 import { LinkButton, QuietButton } from '../../parts/Button.tsx';
 import { Heading, Soft, Title } from '../../parts/Text.tsx';
 import { clock } from './clock.ts';
-import { workdayAfter } from './layBoard.ts';
+import { dayToLookAt, workdayAfter } from './layBoard.ts';
 
 const OUTSIDE: Readonly<Record<string, string>> = { yard: 'Yard', road: 'Road', site: 'Site' };
 
 /** One day of the board as a list, for a telephone: each place with what is done there. Blocks are moved at a desk. */
 export const DayList = ({ data }: { readonly data: BoardData }) => {
-  const [day, setDay] = useState(data.days.find((d) => d.works && d.day >= data.today)?.day ?? data.today);
+  const [day, setDay] = useState(dayToLookAt(data));
   const [before, after] = [workdayAfter(data, day, -1), workdayAfter(data, day, 1)];
   const late = new Map(data.orders.filter((o) => o.late > 0).map((o) => [o.id, o.late]));
   const nameOf = new Map(data.people.map((p) => [p.key, p.name]));

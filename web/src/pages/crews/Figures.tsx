@@ -47,6 +47,8 @@ export const Figures = () => {
         {
           name: 'there are',
           type: 'bar',
+          barGap: '-100%',
+          z: 1,
           itemStyle: {
             color: 'transparent',
             borderColor: 'var(--rb-colors-soft)',

@@ -10,7 +10,7 @@ import { Select } from '../../parts/Fields.tsx';
 import { Empty, Loading } from '../../parts/Loading.tsx';
 import { Soft, Title } from '../../parts/Text.tsx';
 import { clock } from './clock.ts';
-import { workdayAfter } from './layBoard.ts';
+import { dayToLookAt, workdayAfter } from './layBoard.ts';
 import { dayOfPerson, nextAfter } from './myDay.ts';
 
 /** Where the work of a block is started, stopped and ticked off. */
@@ -28,7 +28,7 @@ export const MyDay = () => {
   const mine = data.people.find((p) => p.key === String(me?.id));
   const key = chosen ?? mine?.key ?? data.people[0]?.key;
   const person = data.people.find((p) => p.key === key);
-  const day = on ?? data.days.find((d) => d.works && d.day >= data.today)?.day ?? data.today;
+  const day = on ?? dayToLookAt(data);
   if (!person)
     return (
       <Box p={4}>

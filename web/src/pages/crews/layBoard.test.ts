@@ -1,6 +1,16 @@
 import fc from 'fast-check';
 import { blockOf, boardOf, visitOf } from '../../testing/board.ts';
-import { askOf, availableOn, clashAt, layBoard, layLanes, makeAxis, momentAfter, workdayAfter } from './layBoard.ts';
+import {
+  askOf,
+  availableOn,
+  clashAt,
+  dayToLookAt,
+  layBoard,
+  layLanes,
+  makeAxis,
+  momentAfter,
+  workdayAfter,
+} from './layBoard.ts';
 import { planWeeks } from './figures.ts';
 import { dayOfPerson, nextAfter } from './myDay.ts';
 
@@ -68,6 +78,18 @@ describe('what is dragged beyond the days that are drawn', () => {
     expect(momentAfter(data, axis, from, 0.3)).toEqual({ day: '2026-05-19', minute: 600 });
     expect(momentAfter(data, axis, from, -0.9)).toEqual({ day: '2026-05-01', minute: 600 });
     expect(momentAfter(data, axis, from, 99).day).toBe('2026-05-29');
+  });
+});
+
+describe('the day that people look at', () => {
+  it('is today while something is begun, and then the next that is worked', () => {
+    expect(dayToLookAt(boardOf())).toBe('2026-05-05');
+    expect(dayToLookAt(boardOf({ now: 950 }))).toBe('2026-05-06');
+    // Friday evening, and Saturday: Monday, and its week.
+    const friday = boardOf({ today: '2026-05-08', now: 1000 });
+    expect(dayToLookAt(friday)).toBe('2026-05-11');
+    expect(makeAxis(friday, 'week', 0).days[0]?.day).toBe('2026-05-11');
+    expect(dayToLookAt(boardOf({ today: '2026-05-09' }))).toBe('2026-05-11');
   });
 });
 

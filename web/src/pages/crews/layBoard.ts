@@ -51,14 +51,22 @@ export interface BoardRow {
 
 const COUNTS: Readonly<Record<Zoom, number>> = { day: 1, week: 7, 'two weeks': 14, season: 91 };
 
-/** First day that is shown: today for a day, else the Monday of its week, so many windows or weeks on. */
+/** The day that people look at: today, or the next that is worked once no more is begun today. */
+export const dayToLookAt = (data: BoardData): string => {
+  const today = data.days.find((d) => d.day === data.today);
+  const over = !today?.works || data.now > today.closes + today.overtime - 15;
+  return data.days.find((d) => d.works && (over ? d.day > data.today : d.day >= data.today))?.day ?? data.today;
+};
+
+/** First day that is shown: the day that people look at, or the Monday of its week, so many days or weeks on. */
 export const firstOf = (data: BoardData, zoom: Zoom, page: number): string => {
   if (zoom === 'day') {
     const worked = data.days.filter((d) => d.works).map((d) => d.day);
-    const now = worked.findIndex((d) => d >= data.today);
+    const now = worked.indexOf(dayToLookAt(data));
     return worked[Math.min(worked.length - 1, Math.max(0, now + page))] ?? data.today;
   }
-  return addDays(data.today, -((weekday(data.today) + 6) % 7) + 7 * page);
+  const day = dayToLookAt(data);
+  return addDays(day, -((weekday(day) + 6) % 7) + 7 * page);
 };
 
 /** The axis of a window: days that are worked, or have work on them. */

@@ -42,7 +42,7 @@ export const Today = () => {
               <Box
                 key={`${w.task} ${w.from}`}
                 display="grid"
-                gridTemplateColumns="92px 1fr auto"
+                gridTemplateColumns="92px 1fr 106px"
                 alignItems="center"
                 gap={3}
                 borderBottom="1px solid"
