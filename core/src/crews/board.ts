@@ -1,35 +1,21 @@
 import { fitsBay } from './fitsBay.ts';
-import { canDoIn, DAY, dayMinute, makeClock, SLOT, worksIn } from './clock.ts';
+import { canDoIn, dayMinute, makeClock, SLOT, worksIn } from './clock.ts';
 import type { Clock } from './clock.ts';
 import { Free } from './free.ts';
-import { findAble, pickTeam } from './team.ts';
+import { inTurn } from './inTurn.ts';
+import type { Spot, Standing } from './standing.ts';
+import { findAble, pickTeam, shuffled } from './team.ts';
 import type { Able } from './team.ts';
-import type { Fixed, Operation, Place, Planned, Shop, ShopOrder } from './types.ts';
-
-/** An operation where it stands, in slots. */
-export interface Spot {
-  readonly op: Operation;
-  readonly start: number;
-  readonly end: number;
-  readonly place: number;
-  readonly people: readonly number[];
-  readonly trailer: number;
-}
-
-/** How an order stands: its operations in their turn, and its bay from when to when. */
-export interface Standing {
-  readonly spots: readonly Spot[];
-  readonly bay: number;
-  readonly from: number;
-  readonly to: number;
-  /** Slot after its last operation. */
-  readonly end: number;
-}
+import type { Fixed, Operation, Place, Shop, ShopOrder } from './types.ts';
 
 /** Where operations of an order stood, by their ids. */
 export type Kept = ReadonlyMap<string, Fixed>;
 
 const slotsOf = (minutes: number): number => Math.ceil(minutes / SLOT - 1e-9);
+
+/** How often a loosely placed operation begins later than it could, and by how many slots at most. */
+const WAITS = 0.12;
+const LONGEST_WAIT = 24;
 
 /** Kinds of place of which there is no end. */
 export const ANYWHERE: ReadonlySet<string> = new Set(['site', 'road']);
@@ -48,7 +34,8 @@ export class Board {
   private readonly places: Free[];
   private readonly trailers: Free[];
   private readonly masks = new Map<string, Free>();
-  private readonly able = new Map<string, Able>();
+  private readonly maskOf = new Map<Operation, Free>();
+  private readonly able = new Map<Operation, Able>();
   private readonly crews: readonly (string | undefined)[];
   /** When each bay is taken, by the orders in it. */
   private readonly taken: { readonly from: number; readonly to: number }[][];
@@ -72,13 +59,19 @@ export class Board {
   }
 
   private mask(op: Operation): Free {
+    const mine = this.maskOf.get(op);
+    if (mine) return mine;
     const order = this.orders.get(op.order);
     const key = JSON.stringify([op.limits, op.place === 'site' ? [order?.ready, order?.window] : null]);
     const known = this.masks.get(key);
-    if (known) return known;
+    if (known) {
+      this.maskOf.set(op, known);
+      return known;
+    }
     const weather = new Map(this.shop.weather.map((w) => [w.day, w]));
     const made = new Free((s) => canDoIn(op, order, weather, this.clock, this.shop.hours, s), this.clock.count);
     this.masks.set(key, made);
+    this.maskOf.set(op, made);
     return made;
   }
 
@@ -97,10 +90,17 @@ export class Board {
   }
 
   /** The first spot of an operation from a slot on, on one of some places. */
-  private find(op: Operation, from: number, places: readonly number[], crew: string | undefined): Spot | undefined {
+  private find(
+    op: Operation,
+    from: number,
+    places: readonly number[],
+    crew: string | undefined,
+    loose?: () => number,
+  ): Spot | undefined {
     const { clock } = this;
     const mask = this.mask(op);
-    const able = findAble(this.shop, this.able, op);
+    const all = findAble(this.shop, this.able, op);
+    const able = loose ? shuffled(all, loose) : all;
     const [least, best] = op.people;
     if (able.all.length < least || able.leads.length === 0) return undefined;
     const there = slotsOf(op.travel?.[0] ?? 0);
@@ -205,7 +205,14 @@ export class Board {
   }
 
   /** Places an order's operations, its bay no sooner than a slot; undefined where the bay is not long enough, or time runs out. */
-  private tryPlace(order: string, bay: number, from: number, until: number, was?: Kept): Standing | undefined {
+  private tryPlace(
+    order: string,
+    bay: number,
+    from: number,
+    until: number,
+    was?: Kept,
+    loose?: () => number,
+  ): Standing | undefined {
     const spots: Spot[] = [];
     const done = new Map<string, Spot>();
     const there = this.orders.get(order)?.bay !== undefined;
@@ -221,15 +228,18 @@ export class Board {
       const inBay = op.place === BAY;
       if (inBay) ready = Math.max(ready, from);
       const pin = this.pins.get(op.id);
-      const places = inBay
-        ? [bay]
-        : ANYWHERE.has(op.place)
-          ? []
-          : this.shop.places.flatMap((p, i) => (p.kind === op.place ? [i] : []));
+      const places = this.placesOf(op, bay);
       const old = was?.get(op.id);
       const spot = pin
         ? this.pinned(op, pin, places)
-        : ((old && this.stillThere(op, old, ready, places)) ?? this.find(op, ready, places, crew));
+        : ((old && this.stillThere(op, old, ready, places)) ??
+          this.find(
+            op,
+            loose && loose() < WAITS ? ready + 1 + Math.floor(loose() * LONGEST_WAIT) : ready,
+            places,
+            crew,
+            loose,
+          ));
       const dry = spot ? this.readyAfter(spot) : 0;
       if (!spot || (inBay && !pin && dry > until)) {
         for (const s of spots) this.book(s, false);
@@ -252,10 +262,11 @@ export class Board {
   /**
    * Puts an order where it is done soonest; undefined where it finds no place before the end of the calendar.
    * @param was where its operations stood: each stays there that can
+   * @param loose chance that lets it now and then be done by others or begin later than it could, for what else there is
    */
-  place(order: string, was?: Kept): Standing | undefined {
+  place(order: string, was?: Kept, loose?: () => number): Standing | undefined {
     const ops = this.byOrder.get(order) ?? [];
-    if (!ops.some((o) => o.place === BAY)) return this.keep(this.tryPlace(order, -1, 0, this.clock.count, was));
+    if (!ops.some((o) => o.place === BAY)) return this.keep(this.tryPlace(order, -1, 0, this.clock.count, was, loose));
     let best: Standing | undefined;
     const pin =
       ops.map((o) => (o.place === BAY ? this.pins.get(o.id)?.place : undefined)).find((p) => p !== undefined) ??
@@ -274,7 +285,7 @@ export class Board {
       let from = 0;
       for (const until of [...busy.map((b) => b.from), this.clock.count]) {
         if (until > from && (best === undefined || from < best.end)) {
-          const found = this.tryPlace(order, bay, from, until, was);
+          const found = this.tryPlace(order, bay, from, until, was, loose);
           if (found) {
             for (const s of found.spots) this.book(s, false);
             if (
@@ -297,6 +308,67 @@ export class Board {
     return this.keep(best);
   }
 
+  /**
+   * Puts orders that were lifted back operation by operation, in the turn in which those began, that turn mixed a little: where they
+   * cross each other another comes first. Each unit stays in its bay. Undefined, with nothing on the board, where that leaves no room.
+   * @param mix by how many slots at most a beginning is taken as other than it was
+   */
+  weave(old: readonly Standing[], mix: number, random: () => number): Standing[] | undefined {
+    const turn = old
+      .flatMap((s, k) => s.spots.map((spot) => ({ k, op: spot.op, at: spot.start + mix * (random() - 0.5) })))
+      .sort((a, b) => a.at - b.at);
+    const spots: Spot[][] = old.map(() => []);
+    const done = new Map<string, Spot>();
+    const undo = (): undefined => void spots.flat().forEach((s) => this.book(s, false));
+    const open = [...turn];
+    while (open.length > 0) {
+      // The first whose needs are met: an order's own turn is not mixed.
+      const i = open.findIndex(({ op }) => op.needs.every((n) => done.has(n) || !open.some((o) => o.op.id === n)));
+      const [next] = open.splice(Math.max(0, i), 1);
+      if (!next) return undo();
+      const { k, op } = next;
+      let ready = this.first;
+      for (const n of op.needs) {
+        const before = done.get(n);
+        if (before) ready = Math.max(ready, this.readyAfter(before));
+      }
+      if (op.from !== undefined) ready = Math.max(ready, this.clock.slotAt(dayMinute(this.shop.first, op.from)));
+      const crew = this.crews[spots[k]?.at(-1)?.people[0] ?? -1];
+      const places = this.placesOf(op, (old[k] as Standing).bay);
+      const pin = this.pins.get(op.id);
+      const spot = pin ? this.pinned(op, pin, places) : this.find(op, ready, places, crew);
+      if (!spot) return undo();
+      this.book(spot, true);
+      spots[k]?.push(spot);
+      done.set(op.id, spot);
+    }
+    const out = spots.map((mine, k): Standing => {
+      const inBay = mine.filter((s) => s.op.place === BAY);
+      const there = this.orders.get(mine[0]?.op.order ?? '')?.bay !== undefined;
+      return {
+        spots: mine,
+        bay: inBay.length === 0 ? -1 : (old[k] as Standing).bay,
+        from: inBay.length === 0 ? -1 : there ? this.first : Math.min(...inBay.map((s) => s.start)),
+        to: Math.max(-1, ...inBay.map((s) => this.readyAfter(s))),
+        end: Math.max(0, ...mine.map((s) => s.end)),
+      };
+    });
+    const clash = out.some((a, i) => {
+      if (a.bay < 0) return false;
+      const busy = [...(this.taken[a.bay] ?? []), ...out.filter((b, k) => k !== i && b.bay === a.bay)];
+      return busy.some((b) => b.from < a.to && a.from < b.to);
+    });
+    if (clash) return undo();
+    for (const s of out) this.keep(s);
+    return out;
+  }
+
+  /** Places that an operation can be done at, its bay given. */
+  private placesOf(op: Operation, bay: number): readonly number[] {
+    if (op.place === BAY) return [bay];
+    return ANYWHERE.has(op.place) ? [] : this.shop.places.flatMap((p, i) => (p.kind === op.place ? [i] : []));
+  }
+
   private keep(s: Standing | undefined): Standing | undefined {
     if (s && s.bay >= 0) this.taken[s.bay]?.push({ from: s.from, to: s.to });
     return s;
@@ -313,64 +385,4 @@ export class Board {
     for (const spot of s.spots) this.book(spot, true);
     this.keep(s);
   }
-
-  /** Whether people of different crews do an operation together. */
-  isMixed(spot: Spot): boolean {
-    return new Set(spot.people.map((i) => this.crews[i])).size > 1;
-  }
-
-  /** Slots of a spot that lie over the shop's hours. */
-  slotsOver(spot: Spot): number {
-    const { overtime, hours, early } = this.shop;
-    if (!overtime || overtime.days.length === 0) return 0;
-    let over = 0;
-    for (let s = spot.start; s < spot.end; s++) {
-      const day = this.clock.days[this.clock.dayOf(s)];
-      const closes = early?.find((e) => e.day === day)?.to ?? hours[1];
-      if ((this.clock.minuteOf(s) % DAY) + SLOT > closes) over++;
-    }
-    return over;
-  }
-
-  /** An operation as the plan tells it. */
-  tell(spot: Spot): Planned {
-    const { clock, shop } = this;
-    const pieces: [number, number][] = [];
-    for (let s = spot.start; s < spot.end; s++) {
-      const at = clock.minuteOf(s);
-      const open = pieces.at(-1);
-      if (open && open[1] === at) open[1] = at + SLOT;
-      else pieces.push([at, at + SLOT]);
-    }
-    const end = pieces.at(-1)?.[1] ?? 0;
-    return {
-      operation: spot.op.id,
-      order: spot.op.order,
-      start: clock.minuteOf(spot.start),
-      end,
-      dry: end + spot.op.dry,
-      place: shop.places[spot.place]?.id ?? null,
-      people: spot.people.map((i) => shop.people[i]?.id ?? ''),
-      trailer: shop.trailers[spot.trailer] ?? null,
-      pieces,
-    };
-  }
 }
-
-/** Operations so that each stands behind what it needs. */
-export const inTurn = (operations: readonly Operation[]): Operation[] => {
-  const byId = new Map(operations.map((o) => [o.id, o]));
-  const out: Operation[] = [];
-  const seen = new Set<string>();
-  const visit = (o: Operation): void => {
-    if (seen.has(o.id)) return;
-    seen.add(o.id);
-    for (const n of o.needs) {
-      const before = byId.get(n);
-      if (before) visit(before);
-    }
-    out.push(o);
-  };
-  operations.forEach(visit);
-  return out;
-};

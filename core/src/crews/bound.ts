@@ -1,5 +1,6 @@
 import { addDays, daysBetween } from '../days/index.ts';
-import { BAY, inTurn } from './board.ts';
+import { BAY } from './board.ts';
+import { inTurn } from './inTurn.ts';
 import { canDoIn, DAY, dayMinute, makeClock, SLOT, worksIn } from './clock.ts';
 import type { Operation, Shop, ShopOrder } from './types.ts';
 

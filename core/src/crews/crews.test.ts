@@ -191,8 +191,8 @@ describe('a plan of any shop', () => {
       fc.property(shops, (s) => {
         const found = planCrews(s, { rounds: 40 });
         expect(found.faults.filter((f) => f.kind !== 'unplanned')).toEqual([]);
-        const { late, bays, upset, overtime, mixed, total } = found.cost;
-        expect(total).toBe(late + bays + upset + overtime + mixed);
+        const { late, bays, upset, overtime, mixed, span, total } = found.cost;
+        expect(total).toBe(late + bays + upset + overtime + mixed + span);
         expect(found.bound).toBeLessThanOrEqual(found.cost.total);
         const started = Object.keys(DISPATCH).map((rule) => planCrews(s, { rounds: 0, rule }).cost.total);
         expect(found.cost.total).toBeLessThanOrEqual(Math.min(...started));
@@ -355,7 +355,7 @@ describe('a plan by hand', () => {
           prices: { bayDay: 0, upset: 0, overtime: 4000 },
         }),
       );
-    expect(of(100000).cost).toEqual({ late: 0, bays: 0, upset: 0, overtime: 4000, mixed: 0, total: 4000 });
+    expect(of(100000).cost).toEqual({ late: 0, bays: 0, upset: 0, overtime: 4000, mixed: 0, span: 0, total: 4000 });
     const early = plan(shop({ operations: [op('A', 'frame', { minutes: 480 })], early: [{ day: FIRST, to: 720 }] }));
     expect(early.plan[0]?.pieces.map((p) => p.map((m) => printMoment(FIRST, m)))).toEqual([
       ['2026-03-02T08:00', '2026-03-02T12:00'],

@@ -5,7 +5,7 @@ export { moveOperation, standsAlike } from './move.ts';
 export type { Moved } from './move.ts';
 export { proposePlans, tellShifts } from './replan.ts';
 export type { OrderShift, Proposal, ProposalKind, Shift } from './replan.ts';
-export { AS_TOLD, DISPATCH, findStuck, planCrews } from './search.ts';
+export { AS_TOLD, costOfTurn, DISPATCH, findStuck, planCrews } from './search.ts';
 export { blockOf, operationsOf, promiseDay, SKILLS } from './promise.ts';
 export { DAY, dayMinute, makeClock, SLOT } from './clock.ts';
 export type { Promised, PromiseRules } from './promise.ts';

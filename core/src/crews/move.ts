@@ -1,5 +1,6 @@
 import type { Kept } from './board.ts';
 import { ANYWHERE, BAY, Board } from './board.ts';
+import { tellSpot } from './tellSpot.ts';
 import { addDays } from '../days/index.ts';
 import { DAY, makeClock } from './clock.ts';
 import { findFaults } from './judge.ts';
@@ -115,7 +116,7 @@ const moveTo = (shop: Shop, to: Fixed): Moved => {
     .map((o) => o.id)
     .sort((a, b) => rank(a) - rank(b) || ((begins.get(a) ?? 0) < (begins.get(b) ?? 0) ? -1 : 1));
   const board = new Board(asked);
-  const plan = turn.flatMap((id) => board.place(id, kept)?.spots.map((s) => board.tell(s)) ?? []);
+  const plan = turn.flatMap((id) => board.place(id, kept)?.spots.map((s) => tellSpot(asked, board.clock, s)) ?? []);
   const faults = findFaults(asked, plan);
   const there = new Set(plan.map((p) => p.operation));
   const lost = [op.id, ...was.keys()].find((id) => !there.has(id));

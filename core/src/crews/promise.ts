@@ -4,6 +4,7 @@ import type { Day } from '../days/index.ts';
 import type { Operation as StepOperation } from '../steps/index.ts';
 import type { Station } from '../steps/index.ts';
 import { BAY, Board } from './board.ts';
+import { slotsOver } from './tellSpot.ts';
 import { DAY, dayMinute, makeClock, SLOT } from './clock.ts';
 import { CREW_RULES } from './rules.ts';
 import type { CrewRules } from './rules.ts';
@@ -137,7 +138,7 @@ export const promiseDay = (
     // Whoever stays longer is paid for it, whatever they work at.
     const over = [...before, stands]
       .flatMap((s) => s?.spots ?? [])
-      .reduce((n, s) => n + s.people.length * board.slotsOver(s), 0);
+      .reduce((n, s) => n + s.people.length * slotsOver(of, board.clock, s), 0);
     return {
       day: addDays(of.first, Math.floor(end / DAY)),
       cents: Math.round(((of.prices.overtime ?? 0) * over * SLOT) / 60),

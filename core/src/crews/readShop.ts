@@ -223,8 +223,8 @@ export const readShop = (json: unknown): { readonly shop: Shop; readonly effort:
   const over = d.overtime === undefined ? undefined : readRecord(d.overtime, 'overtime');
   if (over) onlyThese(over, ['minutes', 'days'], 'overtime');
   const prices = readRecord(d.prices ?? {}, 'prices');
-  onlyThese(prices, ['bayDay', 'upset', 'overtime', 'mixed'], 'prices');
-  const price = (key: 'overtime' | 'mixed') =>
+  onlyThese(prices, ['bayDay', 'upset', 'overtime', 'mixed', 'span'], 'prices');
+  const price = (key: 'overtime' | 'mixed' | 'span') =>
     prices[key] === undefined ? {} : { [key]: readWhole(prices[key], `prices.${key}`, 0) };
   const hours = d.hours === undefined ? ([480, 960] as const) : readSpan(d.hours, 'hours');
   const shop: Shop = {
@@ -286,6 +286,7 @@ export const readShop = (json: unknown): { readonly shop: Shop; readonly effort:
       upset: readWhole(prices.upset ?? 0, 'prices.upset', 0),
       ...price('overtime'),
       ...price('mixed'),
+      ...price('span'),
     },
   };
   for (const key of ['people', 'places', 'orders', 'operations'] as const) once(shop[key], key);

@@ -1,6 +1,9 @@
 import { addDays, daysBetween } from '../days/index.ts';
-import { Board, inTurn } from './board.ts';
-import type { Kept, Standing } from './board.ts';
+import { Board } from './board.ts';
+import type { Kept } from './board.ts';
+import { inTurn } from './inTurn.ts';
+import type { Standing } from './standing.ts';
+import { isMixed, slotsOver, tellSpot } from './tellSpot.ts';
 import { boundPlan } from './bound.ts';
 import { DAY, dayMinute, SLOT } from './clock.ts';
 import { findFaults } from './judge.ts';
@@ -31,7 +34,7 @@ const costOf = (
   s: Standing | undefined,
 ): PlanCost => {
   const order = board.orders.get(id) as ShopOrder;
-  if (!s) return sumUp({ late: order.weight * NOWHERE, bays: 0, upset: 0, overtime: 0, mixed: 0 });
+  if (!s) return sumUp({ late: order.weight * NOWHERE, bays: 0, upset: 0, overtime: 0, mixed: 0, span: 0 });
   const end = Math.max(0, ...s.spots.map((x) => board.clock.minuteOf(x.end - 1) + 1));
   const late = order.weight * lateBy(shop, order, end);
   const bays =
@@ -45,19 +48,29 @@ const costOf = (
     const before = told.get(x.op.id);
     return before !== undefined && Math.floor(before / DAY) !== Math.floor(board.clock.minuteOf(x.start) / DAY);
   }).length;
-  const mixed = s.spots.filter((x) => board.isMixed(x)).length;
-  const over = s.spots.reduce((n, x) => n + x.people.length * board.slotsOver(x), 0);
+  const mixed = s.spots.filter((x) => isMixed(shop, x)).length;
+  const over = s.spots.reduce((n, x) => n + x.people.length * slotsOver(shop, board.clock, x), 0);
   return sumUp({
     late,
     bays,
     upset: shop.prices.upset * moved,
     overtime: Math.round(((shop.prices.overtime ?? 0) * over * SLOT) / 60),
     mixed: (shop.prices.mixed ?? 0) * mixed,
+    span: 0,
   });
+};
+
+/** What it costs that the last of some orders is done when it is. */
+const spanOf = (shop: Shop, board: Board, standings: Iterable<Standing | undefined>): number => {
+  const price = shop.prices.span ?? 0;
+  if (price === 0) return 0;
+  let last = 0;
+  for (const s of standings) if (s) last = Math.max(last, s.end);
+  return last === 0 ? 0 : Math.round(price * (board.clock.minuteOf(last - 1) + SLOT - shop.now));
 };
 const sumUp = (c: Omit<PlanCost, 'total'>): PlanCost => ({
   ...c,
-  total: c.late + c.bays + c.upset + c.overtime + c.mixed,
+  total: c.late + c.bays + c.upset + c.overtime + c.mixed + c.span,
 });
 
 /** Rules by which the board is filled order by order. */
@@ -98,6 +111,7 @@ interface Draft {
   readonly standings: Map<string, Standing | undefined>;
   readonly costs: Map<string, PlanCost>;
   total: number;
+  span: number;
 }
 
 /** Fills a board by a rule. */
@@ -108,7 +122,7 @@ const fill = (
   list: readonly ShopOrder[],
   was?: Kept,
 ): Draft => {
-  const draft: Draft = { standings: new Map(), costs: new Map(), total: 0 };
+  const draft: Draft = { standings: new Map(), costs: new Map(), total: 0, span: 0 };
   for (const { id } of pinnedFirst(shop, list)) {
     const s = board.place(id, was);
     const cost = costOf(shop, board, told, id, s);
@@ -116,11 +130,22 @@ const fill = (
     draft.costs.set(id, cost);
     draft.total += cost.total;
   }
+  draft.span = spanOf(shop, board, draft.standings.values());
+  draft.total += draft.span;
   return draft;
 };
 
 /** Most orders that are taken off the board at once. */
 const MOST = 5;
+/**
+ * Shares of rounds in which orders are woven, are many at once, and are put back loosely: by others, or later than they could be. In a
+ * shop with many orders those rounds cost more than they bring (measured by `npm run bench:crews`).
+ */
+const FEW = { orders: 12, weaves: 0.35, many: 0.15, loose: 0.4 };
+const LOTS = { weaves: 0.05, many: 0, loose: 0.05 };
+/** By how many of its usual operations' lengths beginnings are mixed at most, and how many orders are many. */
+const MIX = 3;
+const MOST_WOVEN = 12;
 /** How warm the search begins, as a share of what the plan costs, and how fast it cools. */
 const WARM = 0.01;
 
@@ -156,6 +181,7 @@ export const planCrews = (
   const random = randomOf(shop.orders.length * 7919 + shop.operations.length);
   const pinned = new Set(shop.pins.map((p) => shop.operations.find((o) => o.id === p.operation)?.order ?? ''));
   const free = shop.orders.map((o) => o.id).filter((id) => !pinned.has(id));
+  const share = free.length <= FEW.orders ? FEW : LOTS;
   const began = Date.now();
   const done = (round: number): number =>
     'seconds' in search
@@ -164,6 +190,25 @@ export const planCrews = (
         ? round / search.rounds
         : 1;
   const startOf = (id: string): number => draft.standings.get(id)?.from ?? board.clock.count;
+  type Put = readonly [string, Standing | undefined, PlanCost];
+  /** Puts lifted orders down one after another, in a turn by chance. */
+  const putDown = (ids: readonly string[]): Put[] => {
+    const loose = random() < share.loose ? random : undefined;
+    return [...ids]
+      .sort(() => random() - 0.5)
+      .map((id): Put => {
+        const s = board.place(id, was && random() < 0.5 ? was : undefined, loose);
+        return [id, s, costOf(shop, board, told, id, s)];
+      });
+  };
+  const usual =
+    shop.operations.reduce((n, o) => n + board.lengthOf(o, o.people[1]), 0) / Math.max(1, shop.operations.length);
+  /** Puts them down operation by operation; none of them where that leaves no room. */
+  const weave = (old: readonly Standing[]): Put[] =>
+    (board.weave(old, usual * (0.2 + MIX * random()), random) ?? []).map((s): Put => {
+      const id = s.spots[0]?.op.order ?? '';
+      return [id, s, costOf(shop, board, told, id, s)];
+    });
   for (let round = 0; free.length > 0 && best > bound; round++) {
     const part = done(round);
     if (part >= 1) break;
@@ -173,19 +218,24 @@ export const planCrews = (
     let at = random() * weights.reduce((a, b) => a + b, 0);
     const seed = free.find((_, i) => (at -= weights[i] as number) <= 0) ?? (free[0] as string);
     const near = [...free].sort((a, b) => Math.abs(startOf(a) - startOf(seed)) - Math.abs(startOf(b) - startOf(seed)));
-    const size = Math.min(free.length, 2 + Math.floor(random() * (MOST - 1)));
+    // Now and then many: what crosses each other is put in another turn.
+    const size = Math.min(free.length, random() < share.many ? MOST_WOVEN : 2 + Math.floor(random() * (MOST - 1)));
     const out = new Set([seed]);
     while (out.size < size) out.add(near[Math.floor(random() ** 2 * near.length)] as string);
     const before = [...out].map((id) => [id, draft.standings.get(id), draft.costs.get(id)] as const);
     for (const [, s] of before) if (s) board.lift(s);
-    const turn = [...out].sort(() => random() - 0.5);
-    let now = draft.total - before.reduce((n, [, , c]) => n + (c?.total ?? 0), 0);
-    const placed = turn.map((id) => {
-      const s = board.place(id, was && random() < 0.5 ? was : undefined);
-      const cost = costOf(shop, board, told, id, s);
-      now += cost.total;
-      return [id, s, cost] as const;
-    });
+    let now = draft.total - draft.span - before.reduce((n, [, , c]) => n + (c?.total ?? 0), 0);
+    const weaved = random() < share.weaves && before.every(([, s]) => s !== undefined && s.spots.length > 0);
+    const placed = weaved ? weave(before.map(([, s]) => s as Standing)) : putDown([...out]);
+    for (const [, , cost] of placed) now += cost.total;
+    if (placed.length === 0) now = Infinity;
+    const stand = new Map(placed.map(([id, s]) => [id, s]));
+    const span = spanOf(
+      shop,
+      board,
+      shop.orders.map((o) => (stand.has(o.id) ? stand.get(o.id) : draft.standings.get(o.id))),
+    );
+    now += span;
     const warmth = Math.max(1, WARM * best * (1 - part));
     if (now <= draft.total || random() < Math.exp((draft.total - now) / warmth)) {
       for (const [id, s, cost] of placed) {
@@ -193,6 +243,7 @@ export const planCrews = (
         draft.costs.set(id, cost);
       }
       draft.total = now;
+      draft.span = span;
       if (now < best) {
         best = now;
         kept = new Map(draft.standings);
@@ -215,7 +266,7 @@ const report = (
   const costs = [...standings].map(([id, s]) => costOf(shop, board, told, id, s));
   const sum = (key: keyof PlanCost): number => costs.reduce((n, c) => n + c[key], 0);
   const plan: Planned[] = [...standings.values()]
-    .flatMap((s) => (s ? s.spots.map((x) => board.tell(x)) : []))
+    .flatMap((s) => (s ? s.spots.map((x) => tellSpot(shop, board.clock, x)) : []))
     .sort((a, b) => a.start - b.start || a.operation.localeCompare(b.operation));
   const late = shop.orders.flatMap((o) => {
     const mine = plan.filter((p) => p.order === o.id);
@@ -228,9 +279,34 @@ const report = (
     upset: sum('upset'),
     overtime: sum('overtime'),
     mixed: sum('mixed'),
-    total: sum('total'),
+    span: spanOf(shop, board, standings.values()),
+    total: 0,
   };
+  cost.total = sum('total') + cost.span;
   return { plan, cost, bound: Math.min(bound, cost.total), late, faults: findFaults(shop, plan) };
+};
+
+/** What a shop's plan costs whose orders are put on the board in a turn that is given, each where it is done soonest. */
+export const costOfTurn = (shop: Shop, ids: readonly string[]): PlanCost => {
+  const told = new Map(shop.published.map((p) => [p.operation, p.start]));
+  const board = new Board(shop);
+  const byId = new Map(shop.orders.map((o) => [o.id, o]));
+  const draft = fill(
+    shop,
+    board,
+    told,
+    ids.flatMap((id) => byId.get(id) ?? []),
+  );
+  const costs = [...draft.costs.values()];
+  const sum = (key: keyof PlanCost): number => costs.reduce((n, c) => n + c[key], 0);
+  return sumUp({
+    late: sum('late'),
+    bays: sum('bays'),
+    upset: sum('upset'),
+    overtime: sum('overtime'),
+    mixed: sum('mixed'),
+    span: draft.span,
+  });
 };
 
 /** Of an order that finds no place: the first of its operations that keeps it from one; undefined where it finds one. */

@@ -7,10 +7,9 @@ export interface Able {
   readonly all: readonly number[];
 }
 
-/** Who of a shop can do an operation; the same answer for the same skills. */
-export const findAble = (shop: Shop, known: Map<string, Able>, op: Operation): Able => {
-  const key = `${op.skill}|${op.helpers?.join() ?? ''}`;
-  const had = known.get(key);
+/** Who of a shop can do an operation. */
+export const findAble = (shop: Shop, known: Map<Operation, Able>, op: Operation): Able => {
+  const had = known.get(op);
   if (had) return had;
   const skills = (i: number): readonly string[] => shop.people[i]?.skills ?? [];
   // Those who can do least else first: who can do all is kept for what else there is.
@@ -21,12 +20,24 @@ export const findAble = (shop: Shop, known: Map<string, Able>, op: Operation): A
     ? [...leads, ...sorted.filter((i) => !lead.has(i) && skills(i).some((s) => op.helpers?.includes(s)))]
     : leads;
   const able = { leads, all };
-  known.set(key, able);
+  known.set(op, able);
   return able;
+};
+
+/** The same people in a turn by chance. */
+export const shuffled = (able: Able, random: () => number): Able => {
+  const mix = (list: readonly number[]): number[] =>
+    list
+      .map((i) => [random(), i] as const)
+      .sort((a, b) => a[0] - b[0])
+      .map(([, i]) => i);
+  return { leads: mix(able.leads), all: mix(able.all) };
 };
 
 /** People who are chosen, or the slot at which somebody more is free. */
 export type Team = { readonly people: readonly number[] } | { readonly next: number };
+
+const THERE: number[] = [];
 
 /**
  * Chooses so many people for some slots: of one crew where enough of it are free (the one that has the order first), else whoever
@@ -41,7 +52,9 @@ export const pickTeam = (
   favoured: string | undefined,
 ): Team => {
   const [from, to] = span;
-  const there: number[] = [];
+  // Most spots that are looked at have too few: that is found out without anything being made for it.
+  const there = THERE;
+  there.length = 0;
   let next = Infinity;
   for (const i of able.all) {
     const who = free[i] as Free;
@@ -49,8 +62,10 @@ export const pickTeam = (
     else next = Math.min(next, who.after(from));
   }
   if (there.length < wanted) return { next };
-  const leads = there.filter((i) => able.leads.includes(i));
-  if (leads.length === 0) return { next };
+  const first = able.leads.find((i) => there.includes(i));
+  if (first === undefined) return { next };
+  if (wanted === 1 && favoured === undefined) return { people: [first] };
+  const leads = able.leads.filter((i) => there.includes(i));
   const tried = new Set<string>();
   for (const crew of [favoured, ...leads.map((i) => crews[i])]) {
     if (crew === undefined || tried.has(crew)) continue;

@@ -91,6 +91,8 @@ export interface ShopPrices {
   readonly upset: number;
   readonly overtime?: number;
   readonly mixed?: number;
+  /** A minute until the last of everything is done, nights counted. */
+  readonly span?: number;
 }
 
 /** Days on which work goes on so many minutes over the shop's hours. */
@@ -143,6 +145,7 @@ export interface PlanCost {
   readonly upset: number;
   readonly overtime: number;
   readonly mixed: number;
+  readonly span: number;
   readonly total: number;
 }
 

@@ -1,0 +1,21 @@
+import type { Operation } from './types.ts';
+
+/** An operation where it stands, in slots. */
+export interface Spot {
+  readonly op: Operation;
+  readonly start: number;
+  readonly end: number;
+  readonly place: number;
+  readonly people: readonly number[];
+  readonly trailer: number;
+}
+
+/** How an order stands: its operations in their turn, and its bay from when to when. */
+export interface Standing {
+  readonly spots: readonly Spot[];
+  readonly bay: number;
+  readonly from: number;
+  readonly to: number;
+  /** Slot after its last operation. */
+  readonly end: number;
+}
