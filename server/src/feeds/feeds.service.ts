@@ -13,6 +13,9 @@ import type { FeedDto } from './feeds.dto.ts';
 import { momentIn, writeCalendar } from './writeCalendar.ts';
 import type { Happening } from './writeCalendar.ts';
 
+/** How long a visit is told to take where nobody knows. */
+const HOUR = 60;
+
 /** Most calendars of one person. */
 const MOST = 40;
 
@@ -157,29 +160,40 @@ export class Feeds {
     const site = s.blocks.filter(
       (b) => b.order_id === order.id && (b.place === 'site' || b.place === 'road') && !b.done,
     );
-    const list = site.flatMap((b) =>
-      b.visits.flatMap((v, k): Happening[] => {
-        const [first, last] = [v.pieces[0], v.pieces.at(-1)];
-        if (!first || !last) return [];
-        // What is not agreed on yet is no day for a customer's calendar.
-        if (!agreed && b.op === 'deliver') return [];
-        const from =
-          b.op === 'deliver' && agreed
-            ? Math.max(first.from, Number(agreed.arrives.slice(0, 2)) * 60 + Number(agreed.arrives.slice(3)))
-            : first.from;
-        return [
-          {
-            uid: `visit-${b.id.replace('/', '-')}-${k + 1}@rubbet`,
-            title: `${s.business.name}: ${order.title}`,
-            text: `Order ${order.id}. Call ${s.business.phone} if it does not suit you.`,
-            place: order.customer.address,
-            start: momentIn(zone, first.day, from),
-            end: momentIn(zone, last.day, Math.max(from + 15, last.to)),
-            sequence: b.version,
-          },
-        ];
-      }),
-    );
+    const event = (key: string, day: string, from: number, to: number, sequence: number): Happening => ({
+      uid: `visit-${order.id}-${key}@rubbet`,
+      title: `${s.business.name}: ${order.title}`,
+      text: `Order ${order.id}. Call ${s.business.phone} if it does not suit you.`,
+      place: order.customer.address,
+      start: momentIn(zone, day, from),
+      end: momentIn(zone, day, Math.max(from + 15, to)),
+      sequence,
+    });
+    const arrives = agreed ? Number(agreed.arrives.slice(0, 2)) * 60 + Number(agreed.arrives.slice(3)) : 0;
+    const trip = site.find((b) => b.op === 'deliver');
+    // The day that was agreed on is theirs, whatever the board says; how long it takes, as far as that is planned.
+    const visit = trip?.visits[0]?.pieces.find((p) => p.day === agreed?.day);
+    const list = [
+      ...(agreed
+        ? [
+            event(
+              'deliver',
+              agreed.day,
+              arrives,
+              visit ? visit.to - (trip?.way ?? 0) : arrives + HOUR,
+              trip?.version ?? 1,
+            ),
+          ]
+        : []),
+      // What is not agreed on yet is no day for a customer's calendar; what is built there afterwards is.
+      ...(agreed ? site : [])
+        .filter((b) => b.op !== 'deliver')
+        .flatMap((b) =>
+          b.visits.flatMap((v, k) =>
+            v.pieces.map((p, n) => event(`${b.op}-${k + 1}-${n + 1}`, p.day, p.from + b.way, p.to - b.way, b.version)),
+          ),
+        ),
+    ];
     return writeCalendar(`${s.business.name}: order ${order.id}`, list, new Date());
   }
 

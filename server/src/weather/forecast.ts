@@ -34,12 +34,17 @@ const USUAL_RAIN = 0.28;
 
 const clamp = (n: number, least: number, most: number): number => Math.min(most, Math.max(least, n));
 
+/** Clocks of zones: to make one takes longer than to read it. */
+const clocks = new Map<string, Intl.DateTimeFormat>();
+
 /** Minutes after midnight, in a zone, of a moment. */
 const minuteIn = (timeZone: string, moment: Date): number => {
-  const parts = new Intl.DateTimeFormat('en-GB', { timeZone, hour: '2-digit', minute: '2-digit', hourCycle: 'h23' })
-    .format(moment)
-    .split(':');
-  return Number(parts[0]) * 60 + Number(parts[1]);
+  const clock =
+    clocks.get(timeZone) ??
+    new Intl.DateTimeFormat('en-GB', { timeZone, hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
+  clocks.set(timeZone, clock);
+  const [hours, minutes] = clock.format(moment).split(':');
+  return Number(hours) * 60 + Number(minutes);
 };
 
 /** Daylight of a day, minutes after midnight, by the standard formulas of suncalc. */
@@ -70,22 +75,31 @@ const wordsOf = (w: DayWeather): string =>
  * the further ahead it lies, towards what is usual for the season. It has the shape of a service's answer, so that one can take its place.
  */
 export const seededForecast: Forecast = {
-  days: (issued, from, count, at, timeZone) =>
-    Array.from({ length: count }, (_, n): DayForecast => {
-      const day = addDays(from, n);
-      const ahead = Math.max(0, daysBetween(issued, day));
-      const known = clamp(1 - ahead / KNOWS, 0, 1);
-      const stray = seeded(`stray ${issued} ${day}`) - 0.5;
-      // A front lasts for more than a day.
-      const front = 0.65 * seeded(`front ${day}`) + 0.35 * seeded(`front ${addDays(day, -1)}`);
-      const truth = front > 0.68 ? 0.9 : front > 0.58 ? 0.5 : front > 0.45 ? 0.2 : 0.05;
-      const rain = clamp(known * truth + (1 - known) * USUAL_RAIN + stray * 0.25 * (1 - known), 0, 1);
-      const angle = (2 * Math.PI * (daysBetween(`${day.slice(0, 4)}-01-20`, day) - 0)) / 365.25;
-      const season = 58 - 17 * Math.cos(angle) * Math.sign(at.north || 1);
-      const low = Math.round(season + known * 14 * (seeded(`low ${day}`) - 0.5));
-      const blow = seeded(`wind ${day}`);
-      const wind = Math.round(known * (blow > 0.88 ? 22 + 30 * (blow - 0.88) : 4 + 16 * blow) + (1 - known) * 9);
-      const said = { day, rain: Math.round(rain * 100) / 100, low, wind, ...daylightOf(day, at, timeZone) };
-      return { ...said, words: ahead > KNOWS ? '' : wordsOf(said) };
-    }),
+  days: (issued, from, count, at, timeZone) => {
+    const key = [issued, from, count, at.north, at.east, timeZone].join();
+    if (last.key !== key) last = { key, days: makeUp(issued, from, count, at, timeZone) };
+    return last.days;
+  },
 };
+
+/** What was said last: whoever looks at the board on one day is told the same. */
+let last: { readonly key: string; readonly days: DayForecast[] } = { key: '', days: [] };
+
+const makeUp: Forecast['days'] = (issued, from, count, at, timeZone) =>
+  Array.from({ length: count }, (_, n): DayForecast => {
+    const day = addDays(from, n);
+    const ahead = Math.max(0, daysBetween(issued, day));
+    const known = clamp(1 - ahead / KNOWS, 0, 1);
+    const stray = seeded(`stray ${issued} ${day}`) - 0.5;
+    // A front lasts for more than a day.
+    const front = 0.65 * seeded(`front ${day}`) + 0.35 * seeded(`front ${addDays(day, -1)}`);
+    const truth = front > 0.68 ? 0.9 : front > 0.58 ? 0.5 : front > 0.45 ? 0.2 : 0.05;
+    const rain = clamp(known * truth + (1 - known) * USUAL_RAIN + stray * 0.25 * (1 - known), 0, 1);
+    const angle = (2 * Math.PI * (daysBetween(`${day.slice(0, 4)}-01-20`, day) - 0)) / 365.25;
+    const season = 58 - 17 * Math.cos(angle) * Math.sign(at.north || 1);
+    const low = Math.round(season + known * 14 * (seeded(`low ${day}`) - 0.5));
+    const blow = seeded(`wind ${day}`);
+    const wind = Math.round(known * (blow > 0.88 ? 22 + 30 * (blow - 0.88) : 4 + 16 * blow) + (1 - known) * 9);
+    const said = { day, rain: Math.round(rain * 100) / 100, low, wind, ...daylightOf(day, at, timeZone) };
+    return { ...said, words: ahead > KNOWS ? '' : wordsOf(said) };
+  });

@@ -1,3 +1,4 @@
+import { SKILLS } from '@rubbet/core/crews';
 import { addDays, weekday } from '@rubbet/core/days';
 import type { BoardData, BoardOperation } from '../../data/types.ts';
 
@@ -239,18 +240,10 @@ export const askOf = (
   if (row.kind === 'out') return {};
   if (row.kind === 'place') return { place: row.id };
   const wanted = Math.max(1, op.visits[0]?.people.length ?? 1);
-  const skill = SKILL_OF[op.station];
+  const skill = SKILLS[op.station];
   const able = row.people.filter((key) => data.people.find((p) => p.key === key)?.skills.includes(skill));
   const others = row.people.filter((key) => !able.includes(key));
   return { people: [...able, ...others].slice(0, row.kind === 'person' ? 1 : wanted) };
-};
-const SKILL_OF: Readonly<Record<BoardOperation['station'], string>> = {
-  saw: 'saw',
-  bay: 'framing',
-  paint: 'paint',
-  yard: 'loading',
-  road: 'driving',
-  site: 'site',
 };
 
 /**

@@ -103,6 +103,9 @@ const Page = ({
               We come on {longDay(data.delivery.day)}, {data.delivery.arrives}.
             </Heading>
             {data.business.phone !== '' && `Call ${data.business.phone} if that day does not suit you.`}
+            <Box mt={2}>
+              <LinkButton href={`/api/visit/${token}/day.ics`}>Into your calendar</LinkButton>
+            </Box>
           </>
         ) : (
           <Heading>We tell you the day as soon as it is set. You asked for {longDay(data.order.wantedBy)}.</Heading>

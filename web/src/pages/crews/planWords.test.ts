@@ -1,0 +1,58 @@
+import { planWords } from './planWords.ts';
+
+type Plan = Parameters<typeof planWords>[0];
+const plan = (more: Partial<Plan> = {}): Plan => ({
+  kind: 'least upset',
+  cost: { late: 0, bays: 0, upset: 0, overtime: 0, mixed: 0, total: 0 },
+  bound: 0,
+  lateDays: 2,
+  lateOrders: 1,
+  overtimeMinutes: 0,
+  shifts: [],
+  orders: [],
+  faults: [],
+  ...more,
+});
+const shift = { task: '7/frame', orderId: 7, name: 'frame', title: 'Sorrel', before: null } as const;
+const moved = { ...shift, after: { day: '2026-05-06', minute: 480, at: 'Bay 1: Ines' } };
+const order = (orderId: number, before: string | null, after: string | null, late = 0) => ({
+  orderId,
+  title: 'Sorrel',
+  before: before === null ? null : { day: before, late: 0 },
+  after: after === null ? null : { day: after, late },
+});
+
+describe('what a plan does, in words', () => {
+  it('is nothing where nothing moves', () => {
+    expect(planWords(plan(), { lateDays: 2 })).toEqual(['Nothing moves.']);
+  });
+  it('is which orders are done later and sooner, and how late', () => {
+    const words = planWords(
+      plan({
+        shifts: [moved],
+        orders: [
+          order(7, '2026-05-06', '2026-05-08', 2),
+          order(8, '2026-05-06', '2026-05-05'),
+          order(9, '2026-05-06', '2026-05-07', 1),
+        ],
+      }),
+      { lateDays: 5 },
+    );
+    expect(words).toEqual([
+      'Done later: 7 (Fri 8 May, 2 days late), 9 (Thu 7 May, a day late).',
+      'Done sooner: 8 (Tue 5 May).',
+      'It saves 3 days of lateness against going on as it is.',
+    ]);
+  });
+  it('says that days stay, what people stay longer, and whose time is gone', () => {
+    const words = planWords(plan({ shifts: [moved], overtimeMinutes: 150, orders: [order(9, '2026-05-06', null)] }), {
+      lateDays: 3,
+    });
+    expect(words).toEqual([
+      'Every order is done on the day it was.',
+      'It saves a day of lateness against going on as it is.',
+      '2 h 30 of overtime in all.',
+      'No time or room is left for 9.',
+    ]);
+  });
+});
