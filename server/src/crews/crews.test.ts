@@ -15,14 +15,14 @@ const row = async (id: string): Promise<Crew> => (await rows()).find((r) => r.id
 
 describe('crews and bays', () => {
   it('come with who is in them', async () => {
-    expect(await row('bay-1')).toMatchObject({
-      kind: 'bay',
-      length: 480,
+    expect(await row('bay-1')).toMatchObject({ kind: 'bay', length: 480, members: [] });
+    expect(await row('hazel')).toMatchObject({
+      kind: 'crew',
       members: [{ name: 'Ines Holloway', leads: true }, { name: 'Corwin Dace' }],
     });
   });
   it('are made, and stand on the board at once', async () => {
-    const ines = (await row('bay-1')).members[0]?.userId;
+    const ines = (await row('hazel')).members[0]?.userId;
     const { body } = await office
       .post('/api/crews')
       .send({
@@ -38,7 +38,7 @@ describe('crews and bays', () => {
       .expect(201);
     expect(body).toMatchObject({ id: 'long-bay', members: [{ userId: ines, leads: true }] });
     const { body: board } = await office.get('/api/board').expect(200);
-    expect(board.rows.at(-1)).toMatchObject({ id: 'long-bay', holds: [600, 240, 168] });
+    expect(board.places).toContainEqual({ id: 'long-bay', name: 'Long bay', kind: 'bay' });
     const again = await office
       .post('/api/crews')
       .send({ kind: 'crew', name: 'Long bay', stations: ['bay'], people: 1 });
@@ -78,7 +78,7 @@ describe('crews and bays', () => {
     ).body as Crew;
     await office.patch(`/api/crews/${made.id}`).send({ version: made.version, active: false }).expect(200);
     const { body: board } = await office.get('/api/board');
-    expect(board.rows.map((r: { id: string }) => r.id)).not.toContain(made.id);
+    expect([...board.places, ...board.crews].map((r: { id: string }) => r.id)).not.toContain(made.id);
   });
   it('have room or not: a unit that does not stand in a bay is not moved there', async () => {
     const small = (
@@ -88,12 +88,15 @@ describe('crews and bays', () => {
         .expect(201)
     ).body as Crew;
     const { body: board } = await office.get('/api/board');
-    const op = board.operations.find((o: { station: string; done: boolean }) => o.station === 'bay' && !o.done);
-    const block = board.blocks.find((b: { task: string }) => b.task === op.id);
-    const day = board.calendar.days[Math.floor(block.start / board.calendar.minutes) + 20];
+    const op = board.operations.find(
+      (o: { station: string; done: boolean; visits: unknown[] }) =>
+        o.station === 'bay' && !o.done && o.visits.length > 0,
+    );
+    const day = board.days.filter((d: { day: string; works: boolean }) => d.works && d.day > op.visits[0].start.day)[20]
+      .day;
     const { body } = await office
       .post('/api/board/move')
-      .send({ task: op.id, version: op.version, row: small.id, day, minute: 0 })
+      .send({ task: op.id, version: op.version, place: small.id, day, minute: board.opens })
       .expect(400);
     expect(body.message).toMatch(/does not stand in Nook with room to walk around it/);
   });

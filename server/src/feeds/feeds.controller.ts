@@ -1,11 +1,11 @@
-import { Body, Controller, Delete, Get, Header, Inject, Param, Post } from '@nestjs/common';
+import { Body, Controller, Delete, Get, Inject, Param, Post, StreamableFile } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import type { User } from '../auth/auth.answers.ts';
 import { Answers } from '../common/answer.ts';
 import { IdPipe } from '../common/inputs.ts';
 import { EVERYONE, Me, Roles } from '../common/roles.ts';
 import { FeedDto } from './feeds.dto.ts';
-import { Feeds } from './feeds.service.ts';
+import { asCalendar, Feeds } from './feeds.service.ts';
 
 @ApiTags('feeds')
 @Controller()
@@ -35,16 +35,16 @@ export class FeedsController {
 
   @Get('feeds/:token.ics')
   @Roles('anyone')
-  @Header('content-type', 'text/calendar; charset=utf-8')
-  read(@Param('token') token: string) {
-    return this.feeds.read(token);
+  async read(@Param('token') token: string): Promise<StreamableFile> {
+    return asCalendar(await this.feeds.read(token));
   }
 
   @Get('plan.csv')
   @Roles('office')
-  @Header('content-type', 'text/csv; charset=utf-8')
-  @Header('content-disposition', 'attachment; filename="crew-plan.csv"')
-  csv() {
-    return this.feeds.csv();
+  async csv(): Promise<StreamableFile> {
+    return new StreamableFile(Buffer.from(await this.feeds.csv()), {
+      type: 'text/csv; charset=utf-8',
+      disposition: 'attachment; filename="crew-plan.csv"',
+    });
   }
 }

@@ -1,4 +1,11 @@
-import { BadRequestException, ForbiddenException, Inject, Injectable, NotFoundException } from '@nestjs/common';
+import {
+  BadRequestException,
+  ForbiddenException,
+  Inject,
+  Injectable,
+  NotFoundException,
+  StreamableFile,
+} from '@nestjs/common';
 import { randomBytes } from 'node:crypto';
 import { writeCsv } from '@rubbet/core/formats';
 import type { User } from '../auth/auth.answers.ts';
@@ -30,6 +37,10 @@ interface FeedRecord {
 
 const clock = (minute: number): string =>
   `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
+
+/** A calendar as it is answered; a refusal instead of it is a problem like any other. */
+export const asCalendar = (text: string): StreamableFile =>
+  new StreamableFile(Buffer.from(text), { type: 'text/calendar; charset=utf-8' });
 
 /** Calendars of the plan that other programs read, and the plan as a table. */
 @Injectable()

@@ -1,11 +1,11 @@
-import { Body, Controller, Get, Header, Inject, Param, Put, StreamableFile } from '@nestjs/common';
+import { Body, Controller, Get, Inject, Param, Put, StreamableFile } from '@nestjs/common';
 import { ApiTags } from '@nestjs/swagger';
 import { Answers } from '../common/answer.ts';
 import { Roles } from '../common/roles.ts';
 import { Heavy } from '../common/turns.ts';
 import { Documents } from '../documents/documents.service.ts';
 import { ConfirmDto } from './visit.dto.ts';
-import { Feeds } from '../feeds/feeds.service.ts';
+import { asCalendar, Feeds } from '../feeds/feeds.service.ts';
 import { Visits } from './visit.service.ts';
 
 @ApiTags('visit')
@@ -45,8 +45,7 @@ export class VisitController {
   /** The customer's day as a calendar; it is read again and again, so it follows when the day moves. */
   @Get('day.ics')
   @Roles('anyone')
-  @Header('content-type', 'text/calendar; charset=utf-8')
-  async day(@Param('token') token: string): Promise<string> {
-    return this.feeds.customerDay(await this.visits.find(token));
+  async day(@Param('token') token: string): Promise<StreamableFile> {
+    return asCalendar(await this.feeds.customerDay(await this.visits.find(token)));
   }
 }
