@@ -51,7 +51,7 @@ describe('the interface to other programs', () => {
     expect(Object.keys(body.components.schemas)).toEqual(expect.arrayContaining(['Order', 'WorkOrder', 'BoardAnswer']));
     for (const [path, routes] of Object.entries(body.paths as Record<string, Record<string, { responses: object }>>))
       // Files and pictures have none.
-      if (!/\.(pdf|csv|svg|zip)|session|photos\/\{photo\}/.test(path))
+      if (!/\.(pdf|csv|svg|zip|ics)|session|photos\/\{photo\}/.test(path))
         for (const route of Object.values(routes))
           // What answers with nothing, or never ends, has no shape.
           if (!('204' in route.responses) && !/live|work-order\/print/.test(path))
