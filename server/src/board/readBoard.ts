@@ -12,6 +12,7 @@ import { readCrewRules } from '../settings/readCrewRules.ts';
 import { seededForecast } from '../weather/forecast.ts';
 import type { DayForecast } from '../weather/forecast.ts';
 import type { Moment, Visit } from './board.answers.ts';
+import { readMaterials } from './readMaterials.ts';
 
 /** Calendar days that the plan looks ahead, counted from today; days for which finished work stays on the board. */
 export const AHEAD = 180;
@@ -167,41 +168,6 @@ const readPeople = async (
     }));
   });
   return [...people, ...lent];
-};
-
-/** Day on which the last wood of each order's open batches comes, by what is ordered. */
-const readMaterials = async (db: Db): Promise<Map<number, string>> => {
-  const lines = (await db('batch_lines')
-    .join('batches', 'batches.id', 'batch_lines.batch_id')
-    .whereIn('batches.state', ['planned', 'cutting'])
-    .where('batch_lines.state', 'open')
-    .whereNull('batch_lines.stock_id')
-    .where('batch_lines.ripped', false)
-    .whereNull('batch_lines.drop_of')
-    .limit(5000)
-    .select('item', 'length', 'width', 'pieces')) as {
-    item: string;
-    length: number;
-    width: number | null;
-    pieces: unknown;
-  }[];
-  if (lines.length === 0) return new Map();
-  const coming = (await db('purchase_lines')
-    .join('purchases', 'purchases.id', 'purchase_lines.purchase_id')
-    .whereIn('purchases.state', ['ordered', 'in part'])
-    .whereRaw('purchase_lines.quantity > purchase_lines.received')
-    .whereNotNull('purchases.due')
-    .orderBy('purchases.due')
-    .limit(5000)
-    .select('item', 'length', 'purchases.due')) as { item: string; length: number | null; due: string }[];
-  const out = new Map<number, string>();
-  for (const l of lines) {
-    const on = coming.find((c) => c.item === l.item && (l.width !== null || c.length === l.length));
-    if (!on) continue;
-    for (const p of readJson<{ parts: { order: number }[] }[]>(l.pieces))
-      for (const { order } of p.parts) if ((out.get(order) ?? '') < on.due) out.set(order, on.due);
-  }
-  return out;
 };
 
 const count = async (db: Db, table: string): Promise<Map<number, number>> =>
