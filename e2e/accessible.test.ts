@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { openWorld } from './world.ts';
+import { openWorld, visit } from './world.ts';
 import type { World } from './world.ts';
 import type { Page } from 'puppeteer-core';
 
@@ -93,8 +93,7 @@ describe('light and dark', () => {
     '%s has no serious fault',
     async (_name, { path, w, h }) => {
       await page.setViewport({ width: w ?? 1280, height: h ?? 800 });
-      await page.goto(`${world.base}${path()}`, { waitUntil: 'networkidle0' });
-      await new Promise((r) => setTimeout(r, 300));
+      await visit(page, `${world.base}${path()}`);
       await page.evaluate(axe);
       expect(await faultsOf()).toEqual([]);
       // In the dark all is the same but its colours.

@@ -1,4 +1,4 @@
-import { openWorld, fill, noticed, press, sees } from './world.ts';
+import { fill, noticed, openWorld, press, sees, visit } from './world.ts';
 import type { World } from './world.ts';
 import type { Page } from 'puppeteer-core';
 
@@ -14,13 +14,13 @@ afterAll(() => world.close());
 const find = async (title: string): Promise<number> =>
   (await world.api(page, '/orders')).rows.find((r: { title: string }) => r.title === title).id as number;
 const open = async (id: number, station: string): Promise<void> => {
-  await page.goto(`${world.base}/orders/${id}/${station}`, { waitUntil: 'networkidle0' });
+  await visit(page, `${world.base}/orders/${id}/${station}`);
 };
 
 describe('bad input at each station says what is wrong and changes nothing', () => {
   it('sign-in: a wrong password', async () => {
     const other = await world.newPage();
-    await other.goto(`${world.base}/sign-in`, { waitUntil: 'networkidle0' });
+    await visit(other, `${world.base}/sign-in`);
     await other.type('input[autocomplete=username]', 'office');
     await other.type('input[type=password]', 'guess');
     await other.keyboard.press('Enter');
@@ -32,7 +32,7 @@ describe('bad input at each station says what is wrong and changes nothing', () 
 
   it('an enquiry without a name or with half a mile', async () => {
     const before = (await world.api(page, '/orders')).total;
-    await page.goto(`${world.base}/orders`, { waitUntil: 'networkidle0' });
+    await visit(page, `${world.base}/orders`);
     await press(page, 'Take an enquiry');
     await fill(page, 'Way from the shop, miles', '7.5');
     await fill(page, 'What for', 'A pen');
@@ -47,9 +47,9 @@ describe('bad input at each station says what is wrong and changes nothing', () 
     await open(id, 'flock');
     await fill(page, 'Birds now', '0');
     await sees(page, 'A whole number from 1 to 500.');
-    expect(
-      await page.$eval('::-p-aria([name="Keep the flock, go to Build"])', (n) => (n as HTMLButtonElement).disabled),
-    ).toBe(true);
+    expect(await page.$eval('::-p-named(Keep the flock, go to Build)', (n) => (n as HTMLButtonElement).disabled)).toBe(
+      true,
+    );
     expect((await world.api(page, `/orders/${id}`)).flock.now).toBe(5);
   });
 
@@ -125,9 +125,7 @@ describe('bad input at each station says what is wrong and changes nothing', () 
     await open(id, 'ground');
     await fill(page, 'Rod at back left', 'low');
     await sees(page, 'Write it like 64 1/2 or');
-    expect(await page.$eval('::-p-aria([name="Keep these readings"])', (n) => (n as HTMLButtonElement).disabled)).toBe(
-      true,
-    );
+    expect(await page.$eval('::-p-named(Keep these readings)', (n) => (n as HTMLButtonElement).disabled)).toBe(true);
     expect((await world.api(page, `/orders/${id}`)).survey.survey.pads[3].rod).toBe(58);
   });
 
@@ -144,7 +142,7 @@ describe('bad input at each station says what is wrong and changes nothing', () 
   it('Bench: a step before what it needs, a measure that cannot be', async () => {
     const id = await find('Sorrel');
     await page.setViewport({ width: 1024, height: 768 });
-    await page.goto(`${world.base}/bench/${id}`, { waitUntil: 'networkidle0' });
+    await visit(page, `${world.base}/bench/${id}`);
     await press(page, 'roosts');
     await sees(page, 'Fit the roosts');
     await page.click('[data-testid=step-done]');
@@ -163,7 +161,7 @@ describe('bad input at each station says what is wrong and changes nothing', () 
 
   it('Crews: a block dropped where its work is not done', async () => {
     const id = await find('Hawthorn');
-    await page.goto(`${world.base}/crews`, { waitUntil: 'networkidle0' });
+    await visit(page, `${world.base}/crews`);
     const before = await world.api(page, '/board');
     await page.waitForSelector(`[data-task="${id}/saw"]`);
     await page.evaluate((t) => document.querySelector<HTMLElement>(`[data-task="${t}"]`)?.focus(), `${id}/saw`);
@@ -194,21 +192,19 @@ describe('bad input at each station says what is wrong and changes nothing', () 
   it('Hand-over: before everything is shown', async () => {
     const id = await find('Sorrel, no window');
     await open(id, 'hand-over');
-    expect(await page.$eval('::-p-aria([name="Hand it over"])', (n) => (n as HTMLButtonElement).disabled)).toBe(true);
+    expect(await page.$eval('::-p-named(Hand it over)', (n) => (n as HTMLButtonElement).disabled)).toBe(true);
     await sees(page, '7 still to show.');
   });
 
   it('Settings: a rate that is no number', async () => {
-    await page.goto(`${world.base}/settings/rates`, { waitUntil: 'networkidle0' });
+    await visit(page, `${world.base}/settings/rates`);
     await fill(page, 'Bench labour', 'a lot');
     await sees(page, 'One value is not possible: Bench labour.');
-    expect(await page.$eval('::-p-aria([name="Keep the settings"])', (n) => (n as HTMLButtonElement).disabled)).toBe(
-      true,
-    );
+    expect(await page.$eval('::-p-named(Keep the settings)', (n) => (n as HTMLButtonElement).disabled)).toBe(true);
   });
 
   it('the customer’s page: a link that leads nowhere', async () => {
-    await page.goto(`${world.base}/visit/aaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaa`, { waitUntil: 'networkidle0' });
+    await visit(page, `${world.base}/visit/aaaaaaaaaaaaaaaaaaaaaaaaaaaaaaaa`);
     await sees(page, 'This link leads nowhere.');
   });
 });

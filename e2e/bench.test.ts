@@ -1,4 +1,4 @@
-import { answer, fill, finishBench, noticed, openWorld, press, sees } from './world.ts';
+import { answer, fill, finishBench, noticed, openWorld, press, reload, sees, visit } from './world.ts';
 import type { World } from './world.ts';
 import type { Page } from 'puppeteer-core';
 
@@ -242,7 +242,7 @@ describe('a label', () => {
     const row = (await work()).parts.find((p) => p.partId === stud.id);
     const page = await world.newPage(1024, 768);
     await world.signIn(page, 'shop');
-    await page.goto(`${world.base}/p/${id}/${row?.id}`, { waitUntil: 'networkidle0' });
+    await visit(page, `${world.base}/p/${id}/${row?.id}`);
     await page.waitForSelector('[data-scanned]');
     expect(new URL(page.url()).pathname).toBe(`/bench/${id}`);
     const lit = await page.$eval('[data-scanned]', (n) => n.textContent ?? '');
@@ -281,7 +281,7 @@ describe('several units', () => {
       for (const s of steps.filter((x: { stepId: string }) => x.stepId === 'sort' || x.stepId.startsWith('cut-')))
         await call(`/steps/${s.id}`, { version: s.version, state: 'done' });
     }, pens);
-    await page.goto(`${world.base}/bench/${pens}`, { waitUntil: 'networkidle0' });
+    await visit(page, `${world.base}/bench/${pens}`);
     await page.waitForSelector('[data-testid=units]');
     await sees(page, 'Unit 1: ');
     const unit = (n: number): Promise<void> =>
@@ -301,7 +301,7 @@ describe('several units', () => {
     const first = await page.$eval('[data-testid=units] button', (b) => b.getAttribute('aria-label'));
     expect(first).toMatch(/^Unit 1, 0 of/);
     await finishBench(page, pens);
-    await page.reload({ waitUntil: 'networkidle0' });
+    await reload(page);
     await page.waitForSelector('[data-testid=built]');
     await page.close();
   });

@@ -1,6 +1,6 @@
 import ical from 'node-ical';
 import type { Page } from 'puppeteer-core';
-import { answer, noticed, openWorld, press, sees, send } from './world.ts';
+import { answer, noticed, openWorld, press, sees, send, visit } from './world.ts';
 import type { World } from './world.ts';
 
 let world: World;
@@ -33,7 +33,7 @@ const board = async () =>
     readonly faults: readonly { readonly kind: string; readonly text: string }[];
     readonly days: readonly { readonly day: string; readonly works: boolean; readonly rain: number }[];
   };
-const go = (path: string) => page.goto(`${world.base}${path}`, { waitUntil: 'networkidle0' });
+const go = (path: string) => visit(page, `${world.base}${path}`);
 const byTitle = async (title: string): Promise<number> =>
   (await world.api(page, '/orders')).rows.find((o: { title: string }) => o.title === title).id as number;
 /** Sets a field of a form by the words of its label, as typing into it does. */
@@ -164,7 +164,7 @@ describe('a week of a shop', () => {
     const trip = (await board()).operations.find((o) => o.id === `${id}/deliver`);
     expect(trip?.visits[0]?.start.day).toBe(day);
     const visitor = await world.newPage(390, 844);
-    await visitor.goto(`${world.base}/visit/${token}`, { waitUntil: 'networkidle0' });
+    await visit(visitor, `${world.base}/visit/${token}`);
     await sees(
       visitor,
       new Date(`${day}T12:00:00Z`).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', timeZone: 'UTC' }),
@@ -174,7 +174,7 @@ describe('a week of a shop', () => {
   it('shows a day to each, on a telephone: what, where, with whom, and what goes on after', async () => {
     const shop = await world.newPage(390, 844);
     await world.signIn(shop, 'shop');
-    await shop.goto(`${world.base}/crews/my-day`, { waitUntil: 'networkidle0' });
+    await visit(shop, `${world.base}/crews/my-day`);
     await shop.waitForSelector('[data-testid=my-day]');
     const words = () => shop.$eval('[data-testid=my-day]', (n) => n.textContent ?? '');
     for (let n = 0; n < 10 && (await shop.$('[data-stint]')) === null; n++) {

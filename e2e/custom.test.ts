@@ -1,4 +1,4 @@
-import { fill, noticed, openWorld, press, sees } from './world.ts';
+import { fill, noticed, openWorld, press, sees, visit } from './world.ts';
 import type { World } from './world.ts';
 import type { Page } from 'puppeteer-core';
 
@@ -17,7 +17,7 @@ afterAll(() => world.close());
 const openBuild = async (): Promise<void> => {
   // What an earlier test had in hand and did not keep is let go.
   await page.evaluate(() => localStorage.clear());
-  await page.goto(`${world.base}/orders/${order}/build`, { waitUntil: 'networkidle0' });
+  await visit(page, `${world.base}/orders/${order}/build`);
   await page.waitForSelector('[data-testid=live-strip] div div');
 };
 /** The browser driver's own focus knows HTML only; these are shapes in a drawing. */
@@ -208,10 +208,10 @@ describe('what is kept', () => {
     await noticed(page, 'done', /Kept as revision/);
     expect((await world.api(page, `/orders/${order}`)).revision.spec.locked).toEqual(['length']);
     await openBuild();
-    await page.waitForSelector('::-p-aria(Open the lock of Floor, long side)');
+    await page.waitForSelector('::-p-named(Open the lock of Floor, long side)');
     await press(page, 'Open the lock of Floor, long side');
     await press(page, 'Undo');
-    await page.waitForSelector('::-p-aria(Open the lock of Floor, long side)');
+    await page.waitForSelector('::-p-named(Open the lock of Floor, long side)');
     await press(page, 'Open the lock of Floor, long side');
     await press(page, 'Keep this revision');
     await noticed(page, 'done', /Kept as revision/);
@@ -243,12 +243,12 @@ describe('models', () => {
     await press(page, 'Save as a model');
     await press(page, 'A revision of one');
     const long = (await world.api(page, '/models')).find((m: { name: string }) => m.name === 'Sorrel the long');
-    const of = await page.waitForSelector('::-p-aria([name="Of"])');
+    const of = await page.waitForSelector('::-p-named(Of)');
     await of?.select(String(long.id));
     await fill(page, 'What changed', 'back to the usual size');
     await press(page, 'Keep the model');
     await noticed(page, 'done', /has revision 2/);
-    await page.goto(`${world.base}/models/${long.id}`, { waitUntil: 'networkidle0' });
+    await visit(page, `${world.base}/models/${long.id}`);
     await sees(page, 'back to the usual size');
     await page.waitForSelector('[data-difference]');
     await sees(page, 'long rim');
@@ -266,7 +266,7 @@ describe('models', () => {
     expect(await noticed(page, 'done')).toMatch(/What a seller may change is kept/);
   });
   it('refuse a file that is none, in a sentence', async () => {
-    await page.goto(`${world.base}/models`, { waitUntil: 'networkidle0' });
+    await visit(page, `${world.base}/models`);
     const before = (await world.api(page, '/models')).length;
     const take = (name: string, text: string) =>
       page.$eval(
@@ -295,7 +295,7 @@ describe('models', () => {
 
 describe('the Flock station', () => {
   it('ranks models with reasons and starts the build from one, in a size that is enough', async () => {
-    await page.goto(`${world.base}/orders/${order}/flock`, { waitUntil: 'networkidle0' });
+    await visit(page, `${world.base}/orders/${order}/flock`);
     await page.waitForSelector('[data-ranked]');
     await sees(page, 'Stays where it is put.');
     await fill(page, 'Birds in two years', '16');

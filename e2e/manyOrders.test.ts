@@ -1,4 +1,4 @@
-import { openWorld } from './world.ts';
+import { openWorld, visit } from './world.ts';
 import type { World } from './world.ts';
 import type { Page } from 'puppeteer-core';
 
@@ -29,7 +29,7 @@ const titles = () => page.$$eval('[aria-label="List of orders"] a', (list) => li
 
 describe('a long list of orders', () => {
   it('draws only what is in view and goes on to the last one', async () => {
-    await page.goto(`${world.base}/orders`, { waitUntil: 'networkidle0' });
+    await visit(page, `${world.base}/orders`);
     expect((await titles()).length).toBeLessThan(60);
     for (let i = 0; i < 40 && !(await titles()).includes(`Enquiry ${MANY - 1}`); i++) {
       await page.$eval('[aria-label="List of orders"]', (n) => (n.scrollTop = n.scrollHeight));
@@ -41,15 +41,15 @@ describe('a long list of orders', () => {
     expect(seen.length).toBeLessThan(60);
   });
   it('finds one by a few letters, and by station', async () => {
-    await page.goto(`${world.base}/orders`, { waitUntil: 'networkidle0' });
+    await visit(page, `${world.base}/orders`);
     await page.type('input[type=search]', 'Enquiry 217');
     await page.waitForFunction(() => document.querySelectorAll('[aria-label="List of orders"] a').length === 1);
     expect(await titles()).toEqual(['Enquiry 217']);
-    await page.goto(`${world.base}/orders?station=road`, { waitUntil: 'networkidle0' });
+    await visit(page, `${world.base}/orders?station=road`);
     expect(await titles()).toEqual(['Teasel', 'Clover, built for stock']);
   });
   it('finds anything by keyboard from anywhere', async () => {
-    await page.goto(`${world.base}/rack`, { waitUntil: 'networkidle0' });
+    await visit(page, `${world.base}/rack`);
     await page.keyboard.down('Control');
     await page.keyboard.press('k');
     await page.keyboard.up('Control');

@@ -1,6 +1,6 @@
 import type { Page } from 'puppeteer-core';
 import { STOCK } from '@rubbet/core/stock';
-import { openWorld } from './world.ts';
+import { openWorld, visit } from './world.ts';
 import type { World } from './world.ts';
 
 let world: World;
@@ -84,7 +84,7 @@ const SCREENS: readonly (readonly [string, () => Promise<string>])[] = [
 
 describe('in millimetres', () => {
   it.each(SCREENS)('%s has no inch, foot, pound or mile left', async (_, path) => {
-    await page.goto(`${world.base}${await path()}`, { waitUntil: 'networkidle0' });
+    await visit(page, `${world.base}${await path()}`);
     await page.waitForFunction(() => document.querySelector('[aria-label=Loading]') === null);
     if (page.url().endsWith('/build')) await page.waitForSelector('[data-testid=live-strip] div div');
     const texts = await said();
@@ -95,7 +95,7 @@ describe('in millimetres', () => {
   it('the bench has none at any of its steps', async () => {
     const id = await idOf('Sorrel');
     await page.setViewport({ width: 1024, height: 768 });
-    await page.goto(`${world.base}/bench/${id}`, { waitUntil: 'networkidle0' });
+    await visit(page, `${world.base}/bench/${id}`);
     await page.waitForSelector('[data-testid=step-done]');
     const count = await page.$$eval('[role=group][aria-label=Panels] button', (list) => list.length);
     let ruler = false;
@@ -113,8 +113,8 @@ describe('in millimetres', () => {
 
   it('a length is typed in millimetres, kept in the trade’s units, and shown as it was typed', async () => {
     const id = await idOf('Bramble on a slope');
-    await page.goto(`${world.base}/orders/${id}/ground`, { waitUntil: 'networkidle0' });
-    const field = await page.waitForSelector('::-p-aria([name="Narrowest way in"][role="textbox"])');
+    await visit(page, `${world.base}/orders/${id}/ground`);
+    const field = await page.waitForSelector('::-p-box(Narrowest way in)');
     await field?.click({ count: 3 });
     await field?.type('2740');
     await page.$$eval('button', (list) => list.find((b) => b.textContent === 'Keep these readings')?.click());
@@ -127,7 +127,7 @@ describe('in millimetres', () => {
 
   it('the customer’s page has none either', async () => {
     const { token } = await world.api(page, `/orders/${await idOf('Bramble on a slope')}`);
-    await page.goto(`${world.base}/visit/${token}`, { waitUntil: 'networkidle0' });
+    await visit(page, `${world.base}/visit/${token}`);
     expect(leftOver(await said())).toEqual([]);
   });
 });

@@ -1,4 +1,4 @@
-import { answer, fill, finishBench, noticed, openWorld, press, sees } from './world.ts';
+import { answer, fill, finishBench, goBack, noticed, openWorld, press, reload, sees, visit } from './world.ts';
 import type { World } from './world.ts';
 import type { Page } from 'puppeteer-core';
 
@@ -13,9 +13,9 @@ afterAll(() => world.close());
 
 const find = async (title: string): Promise<number> =>
   (await world.api(page, '/orders')).rows.find((r: { title: string }) => r.title === title).id as number;
-const go = (path: string): Promise<unknown> => page.goto(`${world.base}${path}`, { waitUntil: 'networkidle0' });
+const go = (path: string): Promise<unknown> => visit(page, `${world.base}${path}`);
 const valueOf = (label: string): Promise<string> =>
-  page.$eval(`::-p-aria([name="${label}"][role="textbox"])`, (n) => (n as HTMLInputElement).value);
+  page.$eval(`::-p-box(${label})`, (n) => (n as HTMLInputElement).value);
 const send = (method: string, path: string, body: unknown): Promise<unknown> =>
   page.evaluate(
     async (m, p, b) =>
@@ -33,10 +33,10 @@ const upset = async (path: string, keep: string): Promise<void> => {
   await press(page, keep);
   await noticed(page, 'wrong', /does not answer/);
   await page.setOfflineMode(false);
-  await page.reload({ waitUntil: 'networkidle0' });
+  await reload(page);
   await page.waitForSelector('[data-testid=draft-bar]');
   await go('/rack');
-  await page.goBack({ waitUntil: 'networkidle0' });
+  await goBack(page);
   await page.waitForFunction((p) => location.pathname === p, {}, path);
   await page.waitForSelector('[data-testid=draft-bar]');
 };
@@ -107,10 +107,10 @@ describe('what is in hand survives a lost connection, a reload and another page'
     const path = `/orders/${id}/hand-over`;
     await go(path);
     for (const box of (await page.$$('input[type=checkbox]')).slice(0, 4)) await box.click();
-    await page.reload({ waitUntil: 'networkidle0' });
+    await reload(page);
     await sees(page, '3 still to show.');
     await go('/');
-    await page.goBack({ waitUntil: 'networkidle0' });
+    await goBack(page);
     await sees(page, '3 still to show.');
     for (const box of (await page.$$('input[type=checkbox]')).slice(4)) await box.click();
     // It is asked first, and no is no.
@@ -130,10 +130,10 @@ describe('what is in hand survives a lost connection, a reload and another page'
   it('and is let go when that is what is wanted', async () => {
     await go('/settings/rates');
     await fill(page, 'Tax', '7');
-    await page.reload({ waitUntil: 'networkidle0' });
+    await reload(page);
     await press(page, 'Let it go');
     expect(await valueOf('Tax')).toBe('5');
-    await page.reload({ waitUntil: 'networkidle0' });
+    await reload(page);
     expect(await page.$('[data-testid=draft-bar]')).toBeNull();
   });
 });
@@ -200,7 +200,7 @@ describe('what takes something away asks first', () => {
     const id = await find('Clover');
     const bench = await world.newPage(1024, 768);
     await world.signIn(bench, 'shop');
-    await bench.goto(`${world.base}/bench/${id}`, { waitUntil: 'networkidle0' });
+    await visit(bench, `${world.base}/bench/${id}`);
     await bench.waitForSelector('[data-testid=step-done]');
     const now = await world.api(page, `/orders/${id}`);
     await send('POST', `/orders/${id}/revisions`, {
@@ -210,7 +210,7 @@ describe('what takes something away asks first', () => {
     });
     await bench.click('[data-testid=step-done]');
     await noticed(bench, 'wrong', /has no work order/);
-    await bench.reload({ waitUntil: 'networkidle0' });
+    await reload(bench);
     await bench.waitForSelector('[data-testid=no-work-order] a');
     await bench.close();
   });
@@ -254,13 +254,13 @@ describe('what takes something away asks first', () => {
       arrives: '09:30',
       trailerId: 'tilt',
     });
-    await driver.goto(`${world.base}/orders/${early}/road`, { waitUntil: 'networkidle0' });
+    await visit(driver, `${world.base}/orders/${early}/road`);
     await sees(driver, 'Nothing that is not built leaves.');
-    expect(
-      await driver.$eval('::-p-aria([name="It has been delivered"])', (n) => (n as HTMLButtonElement).disabled),
-    ).toBe(true);
+    expect(await driver.$eval('::-p-named(It has been delivered)', (n) => (n as HTMLButtonElement).disabled)).toBe(
+      true,
+    );
     const id = await find('Teasel');
-    await driver.goto(`${world.base}/orders/${id}/road`, { waitUntil: 'networkidle0' });
+    await visit(driver, `${world.base}/orders/${id}/road`);
     await press(driver, 'It has been delivered');
     await answer(driver, 'Not yet');
     expect((await world.api(page, `/orders/${id}`)).deliveredAt).toBeNull();
@@ -293,7 +293,7 @@ describe('what takes something away asks first', () => {
       for (let k = 0; k < 50 && (await startOf()) === at; k++) await new Promise((r) => setTimeout(r, 100));
       await page.waitForFunction(() => document.querySelector('[data-said=moved]') !== null);
     }
-    await page.reload({ waitUntil: 'networkidle0' });
+    await reload(page);
     const middle = await world.api(page, '/board');
     await page.evaluate((t) => document.querySelector<HTMLElement>(`[data-task="${t}"]`)?.focus(), task);
     await page.keyboard.press('Enter');

@@ -1,7 +1,7 @@
 import type { Page } from 'puppeteer-core';
 import { isGone, openLauncher } from './launcher.ts';
 import type { Launcher } from './launcher.ts';
-import { answer, choose, fill, noticed, openPages, press, sees, send } from './world.ts';
+import { answer, choose, fill, noticed, openPages, press, sees, send, visit } from './world.ts';
 
 let rubbet: Launcher;
 let pages: Awaited<ReturnType<typeof openPages>>;
@@ -19,7 +19,7 @@ afterAll(async () => {
 });
 
 const GOOD = 'four plain words here';
-const go = (path: string) => page.goto(`${rubbet.base}${path}`, { waitUntil: 'networkidle0' });
+const go = (path: string) => visit(page, `${rubbet.base}${path}`);
 const api = (path: string) => page.evaluate(async (p) => (await fetch(`/api${p}`)).json(), path);
 let link: string;
 let id: number;
@@ -66,7 +66,7 @@ describe('a business of one’s own', () => {
     link = await page.$eval('[data-testid=one-time-link]', (n) => (n as HTMLInputElement).value);
     await page.$$eval('dialog[open] button', (list) => list.find((b) => b.textContent?.trim() === 'Close')?.click());
     const corrie = await pages.newPage(1024, 768);
-    await corrie.goto(link, { waitUntil: 'networkidle0' });
+    await visit(corrie, link);
     await sees(corrie, 'Welcome, Corrie Lund');
     await fill(corrie, 'Login', 'corrie');
     await corrie.type('input[type=password]', 'too short');
@@ -77,9 +77,9 @@ describe('a business of one’s own', () => {
     await press(corrie, 'Come in');
     await corrie.waitForFunction(() => location.pathname === '/');
     // A page of the office's says so at once.
-    await corrie.goto(`${rubbet.base}/settings/people`, { waitUntil: 'networkidle0' });
+    await visit(corrie, `${rubbet.base}/settings/people`);
     await sees(corrie, 'Not yours to see');
-    await corrie.goto(link, { waitUntil: 'networkidle0' });
+    await visit(corrie, link);
     await sees(corrie, 'This link leads nowhere');
     await corrie.close();
   });
@@ -164,7 +164,7 @@ describe('a business of one’s own', () => {
     expect(printed[1]).toBeGreaterThan(20_000);
     const { token } = await api(`/orders/${id}`);
     const customer = await pages.newPage(390, 844);
-    await customer.goto(`${rubbet.base}/visit/${token}`, { waitUntil: 'networkidle0' });
+    await visit(customer, `${rubbet.base}/visit/${token}`);
     await sees(customer, 'Teague Coops');
     await sees(customer, '555 0170');
     await customer.close();
@@ -223,7 +223,7 @@ describe('a business of one’s own', () => {
     const { out } = await rubbet.run('user', 'reset', 'corrie', '--own');
     const way = /http:\S+\/welcome\/\S+/.exec(out)?.[0] ?? '';
     const corrie = await pages.newPage();
-    await corrie.goto(way, { waitUntil: 'networkidle0' });
+    await visit(corrie, way);
     await sees(corrie, 'Choose a new password');
     await corrie.type('input[type=password]', 'quite another four words');
     await press(corrie, 'Come in');

@@ -1,4 +1,4 @@
-import { openWorld } from './world.ts';
+import { openWorld, visit } from './world.ts';
 import type { World } from './world.ts';
 import type { Page } from 'puppeteer-core';
 
@@ -19,7 +19,7 @@ afterAll(() => world.close());
 const onPaper = async (path: string, selector: string): Promise<string[]> => {
   await page.emulateMediaType('screen');
   await page.setViewport({ width: 1280, height: 800 });
-  await page.goto(`${world.base}${path}`, { waitUntil: 'networkidle0' });
+  await visit(page, `${world.base}${path}`);
   await page.waitForSelector(selector);
   await page.emulateMediaType('print');
   await page.setViewport({ width: 710, height: 950 });
@@ -30,7 +30,7 @@ const onPaper = async (path: string, selector: string): Promise<string[]> => {
 
 describe('a page on paper', () => {
   it('of the board has every block, where its day is', async () => {
-    await page.goto(`${world.base}/crews`, { waitUntil: 'networkidle0' });
+    await visit(page, `${world.base}/crews`);
     const onScreen = await page.$$eval('[data-task]', (n) => n.length);
     expect(onScreen).toBeGreaterThan(5);
     await page.emulateMediaType('print');
@@ -75,7 +75,7 @@ describe('a page on paper', () => {
   it('is light, though the screen is dark', async () => {
     await page.emulateMediaType('screen');
     await page.evaluate(() => localStorage.setItem('rubbet-theme', 'dark'));
-    await page.goto(`${world.base}/orders`, { waitUntil: 'networkidle0' });
+    await visit(page, `${world.base}/orders`);
     const dark = () => page.evaluate(() => document.documentElement.classList.contains('dark'));
     expect(await dark()).toBe(true);
     await page.evaluate(() => {

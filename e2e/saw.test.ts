@@ -1,4 +1,4 @@
-import { answer, fill, noticed, openWorld, press, sees } from './world.ts';
+import { answer, fill, noticed, openWorld, press, reload, sees, visit } from './world.ts';
 import type { World } from './world.ts';
 import type { Page } from 'puppeteer-core';
 
@@ -46,7 +46,7 @@ const until = async <T>(ask: () => Promise<T>, is: (t: T) => boolean): Promise<T
 
 /** Chooses orders to cut, and plans them as a batch of that name. */
 const plan = async (titles: readonly string[], name: string): Promise<number> => {
-  await tobin.goto(`${world.base}/rack/saw`, { waitUntil: 'networkidle0' });
+  await visit(tobin, `${world.base}/rack/saw`);
   for (const title of titles)
     await tobin.$$eval(
       'input[type=checkbox]',
@@ -91,13 +91,13 @@ describe('a batch of three orders', () => {
   it('is cut on the tablet, stack by stack', async () => {
     await press(tobin, 'To the saw');
     await tobin.waitForSelector('[data-saw] [data-stick]');
-    await tobin.reload({ waitUntil: 'networkidle0' });
+    await reload(tobin);
     // What is ripped comes first: a fence to set, no pieces.
     const isRip = (l: Line): boolean => l.kind === 'rip' && l.state === 'open';
     while ((await batch(first)).list.some(isRip)) {
       await sees(tobin, 'Fence at');
       await cutNow(first);
-      await tobin.reload({ waitUntil: 'networkidle0' });
+      await reload(tobin);
     }
     await cutNow(first);
     const now = await batch(first);
@@ -122,7 +122,7 @@ describe('a batch of three orders', () => {
   });
 
   it('goes on where a delivery was short: counted, and planned from what there is', async () => {
-    await tobin.reload({ waitUntil: 'networkidle0' });
+    await reload(tobin);
     const at = Number(await tobin.$eval('[data-stick]', (n) => n.getAttribute('data-stick')));
     const line = (await batch(first)).list.find((l) => l.id === at) as Line;
     await press(tobin, 'Not there fewer than the book says');
@@ -135,10 +135,10 @@ describe('a batch of three orders', () => {
   });
 
   it('is taken back by a held button', async () => {
-    await tobin.reload({ waitUntil: 'networkidle0' });
+    await reload(tobin);
     await cutNow(first);
     const last = (await batch(first)).list.filter((l) => l.state === 'cut').at(-1) as Line;
-    await tobin.reload({ waitUntil: 'networkidle0' });
+    await reload(tobin);
     const held = await tobin.waitForSelector('::-p-text(Hold: take back)');
     const box = await held?.boundingBox();
     await tobin.mouse.move((box?.x ?? 0) + 20, (box?.y ?? 0) + 8);
@@ -174,7 +174,7 @@ describe('a batch of three orders', () => {
 
 describe('what is bought', () => {
   it('is read from a price list, looked at first', async () => {
-    await odile.goto(`${world.base}/rack/items`, { waitUntil: 'networkidle0' });
+    await visit(odile, `${world.base}/rack/items`);
     const type = async (csv: string): Promise<void> => {
       const field = await odile.waitForSelector('[data-testid=csv] textarea');
       await field?.focus();
@@ -196,7 +196,7 @@ describe('what is bought', () => {
   });
 
   it('is worked out for all orders, written as an order, sent, and received in part', async () => {
-    await odile.goto(`${world.base}/rack/buying`, { waitUntil: 'networkidle0' });
+    await visit(odile, `${world.base}/rack/buying`);
     await odile.waitForSelector('[data-supplier=oxbow-hardware]');
     await odile.$eval('[data-supplier=oxbow-hardware] button', (b) => b.click());
     await odile.waitForSelector('[data-purchase][data-state=draft]');
@@ -207,7 +207,7 @@ describe('what is bought', () => {
     await press(odile, 'Ask the supplier what is there');
     await sees(odile, 'The supplier says');
     // Tobin takes in what came: all of the first line, nothing of the others.
-    await tobin.goto(`${world.base}/rack/buying/${id}`, { waitUntil: 'networkidle0' });
+    await visit(tobin, `${world.base}/rack/buying/${id}`);
     const order = await world.api(tobin, `/purchases/${id}`);
     const [line] = order.list as { id: number; item: string; quantity: number }[];
     await press(tobin, `All ${line?.quantity}`);
@@ -216,14 +216,14 @@ describe('what is bought', () => {
     expect((await world.api(tobin, `/purchases/${id}`)).state).toBe('in part');
     const there = (await rack()).find((l) => l.item === line?.item)?.quantity ?? 0;
     expect(there).toBeGreaterThanOrEqual(line?.quantity ?? 1);
-    await odile.reload({ waitUntil: 'networkidle0' });
+    await reload(odile);
     await press(odile, 'Nothing more comes');
     await answer(odile, 'Close it', 'bought at another yard');
     await noticed(odile, 'done', /closed/);
   });
 
   it('is counted onto the rack place by place', async () => {
-    await tobin.goto(`${world.base}/rack/count`, { waitUntil: 'networkidle0' });
+    await visit(tobin, `${world.base}/rack/count`);
     const hinge = (await rack()).find((l) => l.item === 'latch');
     await fill(tobin, 'Counted of barrel bolt with clip', String((hinge?.quantity ?? 0) + 3));
     await press(tobin, 'Keep 1 count');

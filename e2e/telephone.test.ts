@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Page } from 'puppeteer-core';
-import { answer, finishBench, noticed, openWorld, press, sees } from './world.ts';
+import { answer, finishBench, noticed, openWorld, press, sees, visit } from './world.ts';
 import type { World } from './world.ts';
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
@@ -23,7 +23,7 @@ const idOf = async (title: string): Promise<number> => {
   return rows.find((r: { title: string }) => r.title === title).id;
 };
 const go = async (page: Page, path: string): Promise<void> => {
-  await page.goto(`${world.base}${path}`, { waitUntil: 'networkidle0' });
+  await visit(page, `${world.base}${path}`);
 };
 /** What sticks out to the side, and what is too small for a thumb in the bar. */
 const faults = async (page: Page): Promise<unknown[]> =>

@@ -1,4 +1,4 @@
-import { answer, fill, finishBench, noticed, openWorld, press, sees } from './world.ts';
+import { answer, fill, finishBench, noticed, openWorld, press, sees, visit } from './world.ts';
 import type { World } from './world.ts';
 import type { Page } from 'puppeteer-core';
 
@@ -15,7 +15,7 @@ afterAll(() => world.close());
 
 let id = 0;
 const station = async (name: string): Promise<void> => {
-  await page.goto(`${world.base}/orders/${id}/${name}`, { waitUntil: 'networkidle0' });
+  await visit(page, `${world.base}/orders/${id}/${name}`);
 };
 
 describe('one order through every station', () => {
@@ -56,7 +56,7 @@ describe('one order through every station', () => {
     );
     const before = await weight();
     await press(page, 'Openings');
-    const release = await page.waitForSelector('::-p-aria([name="Release on the inside"])');
+    const release = await page.waitForSelector('::-p-named(Release on the inside)');
     await (await release?.$('::-p-text(No)'))?.click();
     await page.waitForSelector('[data-finding=inside-release][data-severity=stop]');
     await press(page, 'Add a release');
@@ -156,7 +156,7 @@ describe('one order through every station', () => {
     await press(page, 'Make the work order');
     await noticed(page, 'done', /work order is made/);
     await page.setViewport({ width: 1024, height: 768 });
-    await page.goto(`${world.base}/bench/${id}`, { waitUntil: 'networkidle0' });
+    await visit(page, `${world.base}/bench/${id}`);
     await page.waitForSelector('[data-testid=step-done]');
     await sees(page, 'Sort the boards');
     // Enter is the way forward.
@@ -232,7 +232,7 @@ describe('one order through every station', () => {
     };
     const [frame, load] = [await end('frame'), await end('load')];
     expect(load > frame).toBe(true);
-    await page.goto(`${world.base}/crews`, { waitUntil: 'networkidle0' });
+    await visit(page, `${world.base}/crews`);
     const tile = await page.waitForSelector(`[data-task="${id}/frame"]`);
     // The mouse: three days on.
     const box = await tile?.boundingBox();
@@ -289,7 +289,7 @@ describe('one order through every station', () => {
   it('the customer sees the day on their own page and confirms what is ready', async () => {
     const { token } = await world.api(page, `/orders/${id}`);
     const phone = await world.newPage(390, 844);
-    await phone.goto(`${world.base}/visit/${token}`, { waitUntil: 'networkidle0' });
+    await visit(phone, `${world.base}/visit/${token}`);
     expect(await phone.$eval('[data-testid=visit-day]', (n) => n.textContent)).toMatch(
       /We come on Monday 7 May, 09:30/,
     );
@@ -318,7 +318,7 @@ describe('one order through every station', () => {
       id,
       steps.slice(0, steps.indexOf(target)).map((s: { id: string }) => s.id),
     );
-    await page.goto(`${world.base}/bench/${id}`, { waitUntil: 'networkidle0' });
+    await visit(page, `${world.base}/bench/${id}`);
     await page.waitForSelector('[data-testid=gate]');
     const expected: number = target.gate.expected;
     const read = async (a: number, b: number): Promise<void> => {

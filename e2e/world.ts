@@ -6,8 +6,8 @@ import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import { makeDemoDatabase } from '../server/src/testing/testDatabase.ts';
-import puppeteer from 'puppeteer-core';
-import type { Browser, Page } from 'puppeteer-core';
+import puppeteer, { Puppeteer } from 'puppeteer-core';
+import type { Browser, HTTPRequest, Page } from 'puppeteer-core';
 
 const root = fileURLToPath(new URL('..', import.meta.url));
 
@@ -54,6 +54,63 @@ const startServer = (url: string, port: number): Promise<ChildProcess> =>
     child.once('exit', (code) => reject(new Error(errors || `The server ended with code ${code}.`)));
   });
 
+/** What a page has asked for and not heard of yet, and when it last asked or heard. */
+interface Wire {
+  readonly open: Set<HTTPRequest>;
+  last: number;
+}
+const wires = new WeakMap<Page, Wire>();
+const watch = (page: Page): void => {
+  const wire: Wire = { open: new Set(), last: Date.now() };
+  wires.set(page, wire);
+  // What the page before it still waited for is never heard of.
+  page.on('framenavigated', (frame) => {
+    if (frame === page.mainFrame()) wire.open.clear();
+  });
+  page.on('request', (request) => {
+    // The mark on the browser's tab is not heard of either.
+    if (request.resourceType() !== 'other') wire.open.add(request);
+    wire.last = Date.now();
+  });
+  const heard = (request: HTTPRequest): void => {
+    wire.open.delete(request);
+    wire.last = Date.now();
+  };
+  page.on('requestfinished', heard);
+  page.on('requestfailed', heard);
+};
+
+/** For so long nothing is asked by a page that has all it needs, in ms. */
+const QUIET = 150;
+/** Waits until a page has all that it asks for and has shown it. */
+const settled = async (page: Page): Promise<void> => {
+  const wire = wires.get(page);
+  const until = Date.now() + 30_000;
+  for (;;) {
+    const quiet = wire === undefined || (wire.open.size === 0 && Date.now() - wire.last > QUIET);
+    if (quiet && (await page.$('[aria-label=Loading]')) === null) break;
+    if (Date.now() > until)
+      throw new Error(`${page.url()} waits for ${[...(wire?.open ?? [])].map((r) => r.url()).join(', ') || 'itself'}.`);
+    await new Promise((r) => setTimeout(r, 15));
+  }
+  await page.evaluate(() => new Promise((r) => requestIdleCallback(r, { timeout: 1000 })));
+};
+/** Opens an address and waits until its page is whole. */
+export const visit = async (page: Page, address: string): Promise<void> => {
+  await page.goto(address, { waitUntil: 'load' });
+  await settled(page);
+};
+/** Loads the page again, and waits until it is whole. */
+export const reload = async (page: Page): Promise<void> => {
+  await page.reload({ waitUntil: 'load' });
+  await settled(page);
+};
+/** Goes back to the page before, and waits until it is whole. */
+export const goBack = async (page: Page): Promise<void> => {
+  await page.goBack({ waitUntil: 'load' });
+  await settled(page);
+};
+
 /** A browser with pages of people who do not know each other. */
 export const openPages = async (): Promise<
   Pick<World, 'browser' | 'newPage'> & { readonly close: () => Promise<void> }
@@ -86,6 +143,7 @@ export const openPages = async (): Promise<
       if (!live) await page.evaluateOnNewDocument(() => Reflect.deleteProperty(window, 'EventSource'));
       await page.setViewport({ width, height });
       page.setDefaultTimeout(30_000);
+      watch(page);
       return page;
     },
     close: async () => {
@@ -107,7 +165,7 @@ export const openWorld = async (name: string): Promise<World> => {
     browser,
     newPage,
     signIn: async (page, login) => {
-      await page.goto(`${base}/sign-in`, { waitUntil: 'networkidle0' });
+      await visit(page, `${base}/sign-in`);
       await page.type('input[autocomplete=username]', login);
       await page.type('input[type=password]', 'hedgerow');
       await page.keyboard.press('Enter');
@@ -124,15 +182,56 @@ export const openWorld = async (name: string): Promise<World> => {
   };
 };
 
+/**
+ * Finds what bears a name as a reader of the screen hears it: its label, the words of its label, or its own words
+ * without those that are hidden. In the page itself: to ask the browser for its tree of names makes it keep that tree
+ * through every change, which takes longer than the change.
+ */
+const byName = (root: Node, name: string, kinds: string): Element | null => {
+  const plain = (text: string | null | undefined): string => (text ?? '').replace(/\s+/g, ' ').trim();
+  const words = (node: Element): string => {
+    const copy = node.cloneNode(true) as Element;
+    for (const hidden of copy.querySelectorAll('[aria-hidden=true], svg')) hidden.remove();
+    return plain(copy.textContent);
+  };
+  const nameOf = (node: Element): string => {
+    const by = node.getAttribute('aria-labelledby');
+    if (by)
+      return plain(
+        by
+          .split(' ')
+          .map((id) => document.getElementById(id)?.textContent)
+          .join(' '),
+      );
+    const label = plain(node.getAttribute('aria-label'));
+    if (label) return label;
+    const labels = (node as HTMLInputElement).labels;
+    if (labels?.[0]) return words(labels[0]);
+    return words(node) || plain(node.getAttribute('title'));
+  };
+  for (const node of (root as Element).querySelectorAll(kinds))
+    if (node.getClientRects().length > 0 && nameOf(node) === name) return node;
+  return null;
+};
+const handler = (kinds: string) => ({
+  queryOne: new Function('root', 'name', `return (${byName.toString()})(root, name, ${JSON.stringify(kinds)})`) as (
+    root: Node,
+    name: string,
+  ) => Node | null,
+});
+
+Puppeteer.registerCustomQueryHandler('named', handler('button, a, input, select, textarea, summary, [role]'));
+Puppeteer.registerCustomQueryHandler('box', handler('input, textarea'));
+
 /** Clicks the button or link with just this name. */
 export const press = async (page: Page, name: string): Promise<void> => {
-  const handle = await page.waitForSelector(`::-p-aria([name="${name}"])`);
+  const handle = await page.waitForSelector(`::-p-named(${name})`);
   await handle?.click();
 };
 
 /** Empties a field found by its label and types into it. */
 export const fill = async (page: Page, label: string, text: string): Promise<void> => {
-  const field = await page.waitForSelector(`::-p-aria([name="${label}"][role="textbox"])`);
+  const field = await page.waitForSelector(`::-p-box(${label})`);
   await field?.click({ count: 3 });
   await page.keyboard.press('Backspace');
   await field?.type(text);

@@ -1,5 +1,4 @@
 import { ChakraProvider } from '@chakra-ui/react';
-import { lazy, Suspense } from 'react';
 import { createBrowserRouter, Outlet, RouterProvider } from 'react-router';
 import { SWRConfig } from 'swr';
 import { fetcher } from '../data/api.ts';
@@ -13,15 +12,24 @@ import { OfficeOnly } from './OfficeOnly.tsx';
 import { Shell } from './Shell.tsx';
 import { system } from './theme.ts';
 
-const page = <K extends string>(load: () => Promise<Record<K, React.ComponentType>>, name: K) => {
-  const Page: React.ComponentType = lazy(async () => ({ default: (await load())[name] as React.ComponentType }));
-  return (
-    <Suspense fallback={<Loading />}>
-      <Page />
-    </Suspense>
-  );
-};
-const office = (what: string, element: React.ReactElement) => <OfficeOnly what={what}>{element}</OfficeOnly>;
+interface Lazily {
+  readonly lazy: () => Promise<{ readonly Component: React.ComponentType }>;
+}
+/** A page that comes with what it needs before it is shown: all that a place is made of is fetched at once. */
+const page = <K extends string>(load: () => Promise<Record<K, React.ComponentType>>, name: K): Lazily => ({
+  lazy: async () => ({ Component: (await load())[name] }),
+});
+const office = (what: string, { lazy }: Lazily): Lazily => ({
+  lazy: async () => {
+    const { Component } = await lazy();
+    const ForOffice = () => (
+      <OfficeOnly what={what}>
+        <Component />
+      </OfficeOnly>
+    );
+    return { Component: ForOffice };
+  },
+});
 
 /** What every page stands in: units and money of the reader, messages, questions. */
 const Root = () => (
@@ -37,57 +45,57 @@ const Root = () => (
 const settings = [
   {
     path: 'business',
-    element: office(
+    ...office(
       'The business',
       page(() => import('../pages/settings/BusinessPage.tsx'), 'BusinessPage'),
     ),
   },
   {
     path: 'people',
-    element: office(
+    ...office(
       'The book of people',
       page(() => import('../pages/settings/PeoplePage.tsx'), 'PeoplePage'),
     ),
   },
   {
     path: 'crews',
-    element: office(
+    ...office(
       'Setting up crews',
       page(() => import('../pages/settings/CrewsPage.tsx'), 'CrewsPage'),
     ),
   },
   {
     path: 'fleet',
-    element: office(
+    ...office(
       'Setting up trailers',
       page(() => import('../pages/settings/FleetPage.tsx'), 'FleetPage'),
     ),
   },
   {
     path: 'calendar',
-    element: office(
+    ...office(
       'The calendar',
       page(() => import('../pages/settings/CalendarPage.tsx'), 'CalendarPage'),
     ),
   },
   {
     path: 'rates',
-    element: office(
+    ...office(
       'What the business charges',
       page(() => import('../pages/settings/Rates.tsx'), 'Rates'),
     ),
   },
-  { path: 'mine', element: page(() => import('../pages/settings/MyPage.tsx'), 'MyPage') },
+  { path: 'mine', ...page(() => import('../pages/settings/MyPage.tsx'), 'MyPage') },
   {
     path: 'book',
-    element: office(
+    ...office(
       'The book',
       page(() => import('../pages/settings/BookPage.tsx'), 'BookPage'),
     ),
   },
   {
     path: 'export',
-    element: office(
+    ...office(
       'Taking records out',
       page(() => import('../pages/settings/ExportPage.tsx'), 'ExportPage'),
     ),
@@ -95,28 +103,28 @@ const settings = [
 ];
 
 const rack = [
-  { index: true, element: page(() => import('../pages/rack/Rack.tsx'), 'Rack') },
-  { path: 'count', element: page(() => import('../pages/rack/CountPage.tsx'), 'CountPage') },
-  { path: 'saw', element: page(() => import('../pages/rack/Batches.tsx'), 'Batches') },
-  { path: 'saw/:id', element: page(() => import('../pages/rack/BatchPage.tsx'), 'BatchPage') },
+  { index: true, ...page(() => import('../pages/rack/Rack.tsx'), 'Rack') },
+  { path: 'count', ...page(() => import('../pages/rack/CountPage.tsx'), 'CountPage') },
+  { path: 'saw', ...page(() => import('../pages/rack/Batches.tsx'), 'Batches') },
+  { path: 'saw/:id', ...page(() => import('../pages/rack/BatchPage.tsx'), 'BatchPage') },
   {
     path: 'buying',
-    element: office(
+    ...office(
       'What is bought',
       page(() => import('../pages/rack/Buying.tsx'), 'Buying'),
     ),
   },
-  { path: 'buying/:id', element: page(() => import('../pages/rack/PurchasePage.tsx'), 'PurchasePage') },
+  { path: 'buying/:id', ...page(() => import('../pages/rack/PurchasePage.tsx'), 'PurchasePage') },
   {
     path: 'yield',
-    element: office(
+    ...office(
       'What orders took',
       page(() => import('../pages/rack/Yield.tsx'), 'Yield'),
     ),
   },
   {
     path: 'items',
-    element: office(
+    ...office(
       'What the business pays',
       page(() => import('../pages/rack/Items.tsx'), 'Items'),
     ),
@@ -127,31 +135,32 @@ const router = createBrowserRouter([
   {
     element: <Root />,
     errorElement: <Fault />,
+    hydrateFallbackElement: <Loading />,
     children: [
       {
         path: '/sign-in',
-        element: page(() => import('../pages/sign-in/SignIn.tsx'), 'SignIn'),
+        ...page(() => import('../pages/sign-in/SignIn.tsx'), 'SignIn'),
         errorElement: <Fault />,
       },
-      { path: '/setup', element: page(() => import('../pages/setup/Setup.tsx'), 'Setup'), errorElement: <Fault /> },
+      { path: '/setup', ...page(() => import('../pages/setup/Setup.tsx'), 'Setup'), errorElement: <Fault /> },
       {
         path: '/welcome/:token',
-        element: page(() => import('../pages/welcome/Welcome.tsx'), 'Welcome'),
+        ...page(() => import('../pages/welcome/Welcome.tsx'), 'Welcome'),
         errorElement: <Fault />,
       },
       {
         path: '/visit/:token',
-        element: page(() => import('../pages/visit/Visit.tsx'), 'Visit'),
+        ...page(() => import('../pages/visit/Visit.tsx'), 'Visit'),
         errorElement: <Fault />,
       },
-      { path: '/p/:id/:part', element: page(() => import('../pages/bench/Labelled.tsx'), 'Labelled') },
+      { path: '/p/:id/:part', ...page(() => import('../pages/bench/Labelled.tsx'), 'Labelled') },
       {
         path: '/print/:id',
-        element: page(() => import('../pages/print/WorkOrderPaper.tsx'), 'WorkOrderPaper'),
+        ...page(() => import('../pages/print/WorkOrderPaper.tsx'), 'WorkOrderPaper'),
         errorElement: <Fault />,
       },
-      { path: '/saw/:id', element: page(() => import('../pages/saw/Saw.tsx'), 'Saw'), errorElement: <Fault /> },
-      { path: '/bench/:id', element: page(() => import('../pages/bench/Bench.tsx'), 'Bench'), errorElement: <Fault /> },
+      { path: '/saw/:id', ...page(() => import('../pages/saw/Saw.tsx'), 'Saw'), errorElement: <Fault /> },
+      { path: '/bench/:id', ...page(() => import('../pages/bench/Bench.tsx'), 'Bench'), errorElement: <Fault /> },
       {
         path: '/',
         element: <Shell />,
@@ -160,65 +169,65 @@ const router = createBrowserRouter([
           {
             errorElement: <Fault />,
             children: [
-              { index: true, element: page(() => import('../pages/today/Today.tsx'), 'Today') },
-              { path: 'orders', element: page(() => import('../pages/orders/Orders.tsx'), 'Orders') },
+              { index: true, ...page(() => import('../pages/today/Today.tsx'), 'Today') },
+              { path: 'orders', ...page(() => import('../pages/orders/Orders.tsx'), 'Orders') },
               {
                 path: 'orders/:id',
-                element: page(() => import('../pages/order/OrderPage.tsx'), 'OrderPage'),
+                ...page(() => import('../pages/order/OrderPage.tsx'), 'OrderPage'),
                 children: [
-                  { index: true, element: page(() => import('../pages/order/OrderPage.tsx'), 'ToStation') },
-                  { path: 'flock', element: page(() => import('../pages/order/FlockStation.tsx'), 'FlockStation') },
+                  { index: true, ...page(() => import('../pages/order/OrderPage.tsx'), 'ToStation') },
+                  { path: 'flock', ...page(() => import('../pages/order/FlockStation.tsx'), 'FlockStation') },
                   {
                     path: 'build',
-                    element: page(() => import('../pages/order/configure/BuildStation.tsx'), 'BuildStation'),
+                    ...page(() => import('../pages/order/configure/BuildStation.tsx'), 'BuildStation'),
                   },
-                  { path: 'ground', element: page(() => import('../pages/order/GroundStation.tsx'), 'GroundStation') },
+                  { path: 'ground', ...page(() => import('../pages/order/GroundStation.tsx'), 'GroundStation') },
                   {
                     path: 'price',
-                    element: office(
+                    ...office(
                       'The price',
                       page(() => import('../pages/order/PriceStation.tsx'), 'PriceStation'),
                     ),
                   },
-                  { path: 'bench', element: page(() => import('../pages/order/BenchStation.tsx'), 'BenchStation') },
-                  { path: 'days', element: page(() => import('../pages/order/DaysStation.tsx'), 'DaysStation') },
-                  { path: 'road', element: page(() => import('../pages/order/RoadStation.tsx'), 'RoadStation') },
+                  { path: 'bench', ...page(() => import('../pages/order/BenchStation.tsx'), 'BenchStation') },
+                  { path: 'days', ...page(() => import('../pages/order/DaysStation.tsx'), 'DaysStation') },
+                  { path: 'road', ...page(() => import('../pages/order/RoadStation.tsx'), 'RoadStation') },
                   {
                     path: 'hand-over',
-                    element: page(() => import('../pages/order/HandOverStation.tsx'), 'HandOverStation'),
+                    ...page(() => import('../pages/order/HandOverStation.tsx'), 'HandOverStation'),
                   },
                 ],
               },
               {
                 path: 'customers',
-                element: office(
+                ...office(
                   'The book of customers',
                   page(() => import('../pages/customers/Customers.tsx'), 'Customers'),
                 ),
               },
               {
                 path: 'customers/:id',
-                element: office(
+                ...office(
                   'The book of customers',
                   page(() => import('../pages/customers/CustomerPage.tsx'), 'CustomerPage'),
                 ),
               },
-              { path: 'models', element: page(() => import('../pages/models/Models.tsx'), 'Models') },
-              { path: 'models/:id', element: page(() => import('../pages/models/ModelPage.tsx'), 'ModelPage') },
+              { path: 'models', ...page(() => import('../pages/models/Models.tsx'), 'Models') },
+              { path: 'models/:id', ...page(() => import('../pages/models/ModelPage.tsx'), 'ModelPage') },
               {
                 path: 'rack',
-                element: page(() => import('../pages/rack/RackFrame.tsx'), 'RackFrame'),
+                ...page(() => import('../pages/rack/RackFrame.tsx'), 'RackFrame'),
                 children: rack,
               },
-              { path: 'crews', element: page(() => import('../pages/crews/Crews.tsx'), 'Crews') },
-              { path: 'crews/morning', element: page(() => import('../pages/crews/Morning.tsx'), 'Morning') },
-              { path: 'crews/my-day', element: page(() => import('../pages/crews/MyDay.tsx'), 'MyDay') },
-              { path: 'crews/figures', element: page(() => import('../pages/crews/Figures.tsx'), 'Figures') },
-              { path: 'crews/calendars', element: page(() => import('../pages/crews/Calendars.tsx'), 'Calendars') },
-              { path: 'roads', element: page(() => import('../pages/roads/Roads.tsx'), 'Roads') },
+              { path: 'crews', ...page(() => import('../pages/crews/Crews.tsx'), 'Crews') },
+              { path: 'crews/morning', ...page(() => import('../pages/crews/Morning.tsx'), 'Morning') },
+              { path: 'crews/my-day', ...page(() => import('../pages/crews/MyDay.tsx'), 'MyDay') },
+              { path: 'crews/figures', ...page(() => import('../pages/crews/Figures.tsx'), 'Figures') },
+              { path: 'crews/calendars', ...page(() => import('../pages/crews/Calendars.tsx'), 'Calendars') },
+              { path: 'roads', ...page(() => import('../pages/roads/Roads.tsx'), 'Roads') },
               {
                 path: 'settings',
-                element: page(() => import('../pages/settings/SettingsFrame.tsx'), 'SettingsFrame'),
+                ...page(() => import('../pages/settings/SettingsFrame.tsx'), 'SettingsFrame'),
                 children: settings,
               },
               { path: '*', element: <NoSuchPage /> },
