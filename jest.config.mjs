@@ -1,21 +1,12 @@
-import { readFileSync } from 'node:fs';
-
-// Jest runs the sources themselves, so import endings stay as they are written.
-const swc = JSON.parse(readFileSync(new URL('./.swcrc', import.meta.url), 'utf8'));
-delete swc.$schema;
-swc.jsc.rewriteRelativeImportExtensions = false;
-
-const common = {
+// Tests run in plain Node (no context of their own for each file), so that what they load is loaded once a process.
+const project = (displayName, testMatch) => ({
   rootDir: '.',
-  testEnvironment: 'node',
+  displayName,
+  testMatch,
+  runner: 'jest-light-runner/child-process',
+  setupFilesAfterEnv: ['<rootDir>/scripts/lib/testLimit.mjs'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
-  transform: { '^.+\\.tsx?$': ['<rootDir>/scripts/lib/transform.mjs', { ...swc, swcrc: false }] },
-  moduleNameMapper: {
-    '^@rubbet/core/(.*)$': '<rootDir>/core/src/$1/index.ts',
-    '^@rubbet/(demo|cli|server)$': '<rootDir>/$1/src/index.ts',
-  },
-};
-const project = (displayName, testMatch, more = {}) => ({ ...common, displayName, testMatch, ...more });
+});
 export default {
   testSequencer: '<rootDir>/scripts/lib/sequencer.mjs',
   projects: [
@@ -26,5 +17,4 @@ export default {
     project('server', ['<rootDir>/server/src/**/*.test.ts']),
     project('e2e', ['<rootDir>/e2e/**/*.test.ts']),
   ],
-  testTimeout: 180000,
 };

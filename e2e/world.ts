@@ -189,10 +189,12 @@ export const openWorld = async (name: string): Promise<World> => {
  */
 const byName = (root: Node, name: string, kinds: string): Element | null => {
   const plain = (text: string | null | undefined): string => (text ?? '').replace(/\s+/g, ' ').trim();
-  const words = (node: Element): string => {
-    const copy = node.cloneNode(true) as Element;
-    for (const hidden of copy.querySelectorAll('[aria-hidden=true], svg')) hidden.remove();
-    return plain(copy.textContent);
+  const words = (node: Node): string => {
+    if (node.nodeType === Node.TEXT_NODE) return node.textContent ?? '';
+    if (!(node instanceof Element) || node instanceof SVGElement || node.matches('[aria-hidden=true]')) return '';
+    const inside = [...node.childNodes].map(words).join('');
+    // What stands by itself is a word by itself.
+    return getComputedStyle(node).display.startsWith('inline') ? inside : ` ${inside} `;
   };
   const nameOf = (node: Element): string => {
     const by = node.getAttribute('aria-labelledby');
@@ -206,8 +208,8 @@ const byName = (root: Node, name: string, kinds: string): Element | null => {
     const label = plain(node.getAttribute('aria-label'));
     if (label) return label;
     const labels = (node as HTMLInputElement).labels;
-    if (labels?.[0]) return words(labels[0]);
-    return words(node) || plain(node.getAttribute('title'));
+    if (labels?.[0]) return plain(words(labels[0]));
+    return plain(words(node)) || plain(node.getAttribute('title'));
   };
   for (const node of (root as Element).querySelectorAll(kinds))
     if (node.getClientRects().length > 0 && nameOf(node) === name) return node;

@@ -2,6 +2,7 @@
 import { spawn } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
+import { pathToFileURL } from 'node:url';
 import { ensureBuilt, ensureModules, ensurePackages, root, say, whenOrphaned } from './lib/setup.mjs';
 import { startDatabase } from './lib/database.mjs';
 
@@ -71,16 +72,13 @@ try {
   process.stderr.write(`${error.message}\n`);
   await end(1);
 }
-const code = await run(
-  'tests',
-  process.execPath,
-  ['--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js', '--maxWorkers=2', ...extra],
-  {
-    TEST_DATABASE_URL: database.url,
-    TEST_TEMPLATE: `${temporary}/demo.sql`,
-    NODE_ENV: 'test',
-    RUBBET_POOL: 'inline',
-    RUBBET_PLAN_SECONDS: '0.25',
-  },
-);
+const code = await run('tests', process.execPath, ['node_modules/jest/bin/jest.js', '--maxWorkers=2', ...extra], {
+  // Tests are the sources themselves.
+  NODE_OPTIONS: `--import=${pathToFileURL(`${root}/scripts/lib/sources.mjs`).href} --conditions=rubbet-source --enable-source-maps --no-warnings`,
+  TEST_DATABASE_URL: database.url,
+  TEST_TEMPLATE: `${temporary}/demo.sql`,
+  NODE_ENV: 'test',
+  RUBBET_POOL: 'inline',
+  RUBBET_PLAN_SECONDS: '0.25',
+});
 await end(code);

@@ -1,4 +1,3 @@
-import { describe, expect, it } from '@jest/globals';
 import { readFileSync } from 'node:fs';
 import { Ajv } from 'ajv';
 import fc from 'fast-check';

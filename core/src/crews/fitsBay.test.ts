@@ -1,4 +1,3 @@
-import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { fitsBay, WALK_AROUND } from './fitsBay.ts';
 

@@ -1,4 +1,3 @@
-import { describe, expect, it } from '@jest/globals';
 import { planCrews } from './index.ts';
 import type { Operation, Shop } from './index.ts';
 

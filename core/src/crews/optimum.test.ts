@@ -1,4 +1,3 @@
-import { describe, expect, it } from '@jest/globals';
 import { judgePlan } from '../../testing/judgePlan.ts';
 import { randomOf } from '../cut/index.ts';
 import { addDays } from '../days/index.ts';

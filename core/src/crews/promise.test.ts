@@ -1,4 +1,3 @@
-import { describe, expect, it } from '@jest/globals';
 import { computeOrder } from '../order/index.ts';
 import { parseSpec } from '../model/index.ts';
 import { addDays } from '../days/index.ts';

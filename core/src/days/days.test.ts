@@ -1,4 +1,3 @@
-import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { addDays, daysBetween, weekday } from './index.ts';
 

@@ -1,4 +1,3 @@
-import { describe, expect, it } from '@jest/globals';
 import { measurePtBounds } from '../geometry/index.ts';
 import { buildSpec, FAMILIES, parseSpec } from '../model/index.ts';
 import { partsOf } from '../unit/index.ts';

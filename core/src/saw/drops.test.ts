@@ -1,4 +1,3 @@
-import { describe, expect, it } from '@jest/globals';
 import { planSawSheets } from './planSawSheets.ts';
 import type { SawSheetPart } from './planSawSheets.ts';
 

@@ -1,4 +1,3 @@
-import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import type { MeshFace } from '../cut/index.ts';
 import { itemsOf } from '../stock/index.ts';

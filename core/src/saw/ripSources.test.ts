@@ -1,4 +1,3 @@
-import { describe, expect, it } from '@jest/globals';
 import { findLumber } from '../stock/index.ts';
 import { findStickSources } from './findSources.ts';
 import { planSaw } from './planSaw.ts';

@@ -1,4 +1,3 @@
-import { describe, expect, it } from '@jest/globals';
 import { findItem, itemsOf, withItems } from './catalogue.ts';
 import { isOwn, ownKey } from './ownItems.ts';
 import { readItemChanges } from './readItemChanges.ts';

@@ -1,4 +1,3 @@
-import { describe, expect, it } from '@jest/globals';
 import { buildSpec, parseSpec } from '../model/index.ts';
 import { findItem } from '../stock/index.ts';
 import type { Part } from '../unit/index.ts';

@@ -1,4 +1,3 @@
-import { jest } from '@jest/globals';
 import { BUSINESS_RULES, computeOrder } from '@rubbet/core/order';
 import { parseSpec } from '@rubbet/core/model';
 import { ViewError } from '@rubbet/core/draw';

@@ -1,4 +1,3 @@
-import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { judgeStrips } from '../../../testing/judgeStrips.ts';
 import { planSheetDemand } from './planSheetDemand.ts';

@@ -1,4 +1,3 @@
-import { describe, expect, it } from '@jest/globals';
 import type { BatchPiece } from '../../data/types.ts';
 import { stripsOf } from './stacks.ts';
 
