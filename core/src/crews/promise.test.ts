@@ -107,11 +107,17 @@ describe('a promise', () => {
     });
     const p = promiseDay(busy, wanted, [frame('new', 480)], { samples: 10 });
     expect(p.planned).toBe('2026-03-16');
-    // With another bay it is done on the first day: fourteen days sooner. Nobody else would help. Two hours longer on five days are 600
-    // minutes: of 4,800 and 480 are left 4,680, nine days and 360 minutes of the tenth, Friday 13th; ten hours at $30.
+    // With another bay it is done on the first day: fourteen days sooner. Nobody else would help. Of eleven days, 5,280 minutes, ten hold
+    // 4,800: the 480 that are left are two hours longer on four days, not five, and it is done on Friday 13th; eight hours at $30.
     expect(p.inTheWay).toEqual([
       { what: 'place', name: 'bay', days: 14 },
-      { what: 'overtime', name: '120 minutes on 5 days', days: 3, cents: 30000 },
+      {
+        what: 'overtime',
+        name: '120 minutes on 2026-03-03, 2026-03-04, 2026-03-05, 2026-03-06',
+        days: 3,
+        cents: 24000,
+        on: ['2026-03-03', '2026-03-04', '2026-03-05', '2026-03-06'],
+      },
     ]);
   });
   it("spreads as the shop's own times do", () => {

@@ -100,6 +100,8 @@ export interface Promised {
     readonly name: string;
     readonly days: number;
     readonly cents?: number;
+    /** On which days people stay longer. */
+    readonly on?: readonly Day[];
   }[];
 }
 
@@ -162,13 +164,28 @@ export const promiseDay = (
   const gain = (what: Promised['inTheWay'][0]['what'], name: string, more: Partial<Shop>) => {
     const sooner = doneBy({ ...all, ...more });
     const days = sooner.day === null ? 0 : planned === null ? shop.days : daysBetween(sooner.day, planned);
-    return days > 0 ? [{ what, name, days, ...(what === 'overtime' ? { cents: sooner.cents } : {}) }] : [];
+    return days > 0 ? [{ what, name, days }] : [];
   };
   const kinds = [...new Set(operations.map((o) => o.place))].filter((k) => shop.places.some((p) => p.kind === k));
   const skills = [...new Set(operations.map((o) => o.skill))];
   const most = (skill: string): number =>
     Math.max(...operations.filter((o) => o.skill === skill).map((o) => o.people[0]));
   const next = makeClock(shop).days.filter((d) => dayMinute(shop.first, d) + DAY > shop.now);
+  /** What is saved by staying longer, on the fewest of the next days that save it: whoever stays for nothing goes home. */
+  const stayLonger = (): Promised['inTheWay'] => {
+    const on = (days: readonly Day[]) => doneBy({ ...all, overtime: { minutes: longer.minutes, days } });
+    let days: readonly Day[] = longer.minutes > 0 ? next.slice(0, longer.days) : [];
+    const soonest = days.length === 0 ? null : on(days).day;
+    if (soonest === null || (planned !== null && soonest >= planned)) return [];
+    for (const day of days) {
+      const less = days.filter((d) => d !== day);
+      const { day: done } = less.length === 0 ? { day: null } : on(less);
+      if (done !== null && done <= soonest) days = less;
+    }
+    const saved = planned === null ? shop.days : daysBetween(soonest, planned);
+    const name = `${longer.minutes} minutes on ${days.join(', ')}`;
+    return [{ what: 'overtime', name, days: saved, cents: on(days).cents, on: days }];
+  };
   const inTheWay = [
     ...kinds.flatMap((kind) => gain('place', kind, { places: [...shop.places, { id: `another ${kind}`, kind }] })),
     ...skills.flatMap((skill) =>
@@ -182,11 +199,7 @@ export const promiseDay = (
     ...(operations.some((o) => o.trailer)
       ? gain('trailer', 'trailer', { trailers: [...shop.trailers, 'another trailer'] })
       : []),
-    ...(longer.minutes > 0
-      ? gain('overtime', `${longer.minutes} minutes on ${longer.days} days`, {
-          overtime: { minutes: longer.minutes, days: next.slice(0, longer.days) },
-        })
-      : []),
+    ...stayLonger(),
   ].sort((a, b) => b.days - a.days);
   return { planned, days: { 50: at(0.5), 80: at(0.8), 95: at(0.95) }, samples, inTheWay };
 };

@@ -186,5 +186,7 @@ export interface PromiseAnswer {
     readonly name: string;
     readonly days: number;
     readonly cents: number | null;
+    /** Days on which people would stay longer. */
+    readonly on: readonly string[];
   }[];
 }

@@ -246,7 +246,7 @@ export class Replan {
       sure: found.days['95'],
       samples: found.samples,
       logged: spreads.logged,
-      inTheWay: found.inTheWay.map((w) => ({ ...w, cents: w.cents ?? null })),
+      inTheWay: found.inTheWay.map((w) => ({ ...w, cents: w.cents ?? null, on: w.on ?? [] })),
     };
   }
 }

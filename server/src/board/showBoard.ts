@@ -9,11 +9,17 @@ import type { BoardState } from './readBoard.ts';
 const BEHIND = 35;
 const SHOWN = 180;
 
-/** A day as people say it: `Mon, Mar 2`. */
-export const sayDay = (day: string): string =>
-  new Intl.DateTimeFormat('en-US', { weekday: 'short', month: 'short', day: 'numeric', timeZone: 'UTC' }).format(
-    new Date(`${day}T12:00:00Z`),
-  );
+/** A day as people say it: `Mon 2 Mar`, as everywhere in Rubbet; in letters `Monday 2 March`. */
+export const sayDay = (day: string, long = false): string =>
+  new Intl.DateTimeFormat('en-GB', {
+    weekday: long ? 'long' : 'short',
+    day: 'numeric',
+    month: long ? 'long' : 'short',
+    timeZone: 'UTC',
+  })
+    .format(new Date(`${day}T12:00:00Z`))
+    .replace(',', '')
+    .replace('Sept', 'Sep');
 
 /** Texts of the plan name blocks by their ids and days as the computer writes them; people read names and weekdays. */
 export const sayFault = (s: Pick<BoardState, 'blocks'>, text: string): string => {
@@ -23,7 +29,7 @@ export const sayFault = (s: Pick<BoardState, 'blocks'>, text: string): string =>
       const name = names.get(`${order}/${key}`);
       return name === undefined ? all : `${order} ${name}`;
     })
-    .replace(/\d{4}-\d\d-\d\d/g, sayDay);
+    .replace(/\d{4}-\d\d-\d\d/g, (day) => sayDay(day));
 };
 
 /** The plan that stands, as the shop's own terms tell it: what is open and has a place. */

@@ -75,7 +75,7 @@ export const tellPeople = async (
       body: [
         `Dear ${order.name},`,
         '',
-        `We planned to come for your ${order.title} on ${sayDay(addDays(s.today, before ?? 0))}. It will be ${sayDay(addDays(s.today, after))} now.`,
+        `We planned to come to you with your order ${x.order}, ${order.title}, on ${sayDay(addDays(s.today, before ?? 0), true)}. It will be ${sayDay(addDays(s.today, after), true)} instead.`,
         'If that day does not suit you, call us and we look for another.',
         '',
         s.business.name,

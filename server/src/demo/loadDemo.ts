@@ -108,16 +108,19 @@ const loadBusiness = async (trx: Db, passwordHash: string): Promise<Map<string, 
   for (const v of VEHICLES) await trx('vehicles').insert({ id: v.id, vehicle: json(v) });
   await loadSupply(trx);
   const today = await shopToday(trx);
-  for (const a of AWAY)
+  for (const a of AWAY) {
+    let first = addDays(today, a.from);
+    while (a.days > 1 ? weekday(first) !== 1 : weekday(first) % 6 === 0) first = addDays(first, 1);
     for (let n = 0; n < a.days; n++)
       await trx('absences').insert({
         user_id: people.find((p) => p.name === a.name)?.id as number,
-        day: addDays(today, a.from + n),
+        day: addDays(first, n),
         from_minute: a.part === 'afternoon' ? 720 : null,
         to_minute: a.part === 'morning' ? 720 : null,
         note: a.note,
         by: USERS[0].name,
       });
+  }
   const models = new Map<string, { id: number; spec: Spec }>();
   for (const m of MODELS) {
     const spec = parseSpec({ family: m.family, params: m.params });

@@ -1690,6 +1690,8 @@ export interface components {
         readonly name: string;
         readonly days: number;
         readonly cents: number | null;
+        /** @description Days on which people would stay longer. */
+        readonly on: readonly string[];
       }[];
     };
     /** @description A plan that is proposed. Costs are cents. */

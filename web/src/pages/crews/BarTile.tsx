@@ -7,8 +7,10 @@ import type { Bar } from './layBoard.ts';
 /** Height of one lane of a row, and of what is drawn in it. */
 export const LANE = 28;
 const TALL = 25;
-/** Narrower than this, in parts of the axis, a block has no words on it. */
-const TELLS = 0.034;
+/** Narrower than this, in parts of the axis, a block has no words on it: a number that is cut off is another number. */
+const TELLS = 0.05;
+/** Narrower than this its edge would be all there is of it. */
+const EDGED = 0.02;
 
 const Tile = chakra('button', {
   base: {
@@ -19,7 +21,7 @@ const Tile = chakra('button', {
     borderLeftWidth: '4px',
     borderLeftColor: 'woodedge',
     color: 'woodink',
-    px: '4px',
+    px: '3px',
     overflow: 'hidden',
     textAlign: 'left',
     whiteSpace: 'nowrap',
@@ -33,6 +35,7 @@ const Tile = chakra('button', {
     '&[aria-pressed=true]': { outline: '3px solid', outlineColor: 'tape', zIndex: 6 },
     '&[data-late=true]': { borderColor: 'keel', borderWidth: '2px', borderLeftWidth: '4px' },
     '&[data-faulty=true]': { borderLeftColor: 'keel' },
+    '&[data-slim=true]': { borderLeftWidth: '1px', px: 0 },
   },
 });
 
@@ -103,6 +106,7 @@ export const BarTile = ({
       data-task={op.id}
       data-late={late}
       data-faulty={faulty}
+      data-slim={bar.to - bar.from < EDGED}
       title={`${op.orderId} ${op.title}: ${op.name}${op.done ? ', done' : ''}${op.pinned ? ', put there by hand' : ''}`}
       aria-label={`Order ${op.orderId}, ${op.name}${op.done ? ', done' : ''}`}
       onClick={onPick}

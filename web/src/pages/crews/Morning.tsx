@@ -287,7 +287,7 @@ const PlanFigures = ({ plan }: { readonly plan: ReplanData['plans'][number] }) =
   const show = useShow();
   const parts = [
     ['late', plan.cost.late, plan.lateOrders === 0 ? 'nothing late' : `${plan.lateDays} days late`],
-    ['moved', plan.cost.upset, `${plan.shifts.length} blocks otherwise`],
+    ['moved', plan.cost.upset, `${plan.shifts.length === 1 ? 'a block' : `${plan.shifts.length} blocks`} at another time or by others`],
     ['overtime', plan.cost.overtime, plan.overtimeMinutes === 0 ? 'none' : printMinutes(plan.overtimeMinutes)],
     ['bays', plan.cost.bays, 'days in the bays'],
   ] as const;

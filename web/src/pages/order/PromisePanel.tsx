@@ -21,6 +21,13 @@ const WHAT: Readonly<Record<string, string>> = {
   site: 'more who build on site',
 };
 
+/** Days one after the other: `Tue 1 Dec, Wed 2 Dec and Fri 4 Dec`. */
+const andDays = (days: readonly string[]): string =>
+  days
+    .map(shortDay)
+    .join(', ')
+    .replace(/, ([^,]*)$/, ' and $1');
+
 /** The days that an order can be promised for, how sure each is, and what stands in the way of a sooner one. */
 export const PromisePanel = ({ order, wantedBy }: { readonly order: number; readonly wantedBy: string }) => {
   const show = useShow();
@@ -47,7 +54,7 @@ export const PromisePanel = ({ order, wantedBy }: { readonly order: number; read
     : [];
   const words = (w: PromiseData['inTheWay'][number]): string =>
     w.what === 'overtime'
-      ? `${printMinutes(rules.crews.overtime)} overtime on five days saves ${w.days === 1 ? 'a day' : `${w.days} days`}${w.cents === null ? '' : `, for ${show.money(w.cents)}`}.`
+      ? `${printMinutes(rules.crews.overtime)} overtime on ${andDays(w.on)} ${w.on.length === 1 ? 'saves' : 'save'} ${w.days === 1 ? 'a day' : `${w.days} days`}${w.cents === null ? '' : `, for ${show.money(w.cents)}`}.`
       : `With ${w.what === 'trailer' ? 'another trailer' : (WHAT[w.name] ?? w.name)} it is done ${w.days === 1 ? 'a day' : `${w.days} days`} sooner.`;
   return (
     <Box mt={6} data-testid="promise">
