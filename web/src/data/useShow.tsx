@@ -5,6 +5,7 @@ import useSWR from 'swr';
 import { BUSINESS, BUSINESS_RULES, makeShow } from '@rubbet/core/order';
 import type { Show } from '@rubbet/core/order';
 import type { Units } from '@rubbet/core/measure';
+import { Loading } from '../parts/Loading.tsx';
 import type { BusinessData, Me, SettingsData } from './types.ts';
 
 const Shown = createContext<Show>(makeShow(BUSINESS_RULES.units, BUSINESS.currency));
@@ -33,9 +34,12 @@ export const ShowIn = ({
 /** Everything shown inside is shown for the signed-in person. */
 export const ShowForMe = ({ children }: { readonly children: ReactNode }) => {
   const outside = OUTSIDE.test(useLocation().pathname);
-  const { data: me } = useSWR<Me>(outside ? null : '/session');
-  const { data: settings } = useSWR<SettingsData>(outside || !me ? null : '/settings');
+  const { data: me, error: nobody } = useSWR<Me, unknown>(outside ? null : '/session');
+  const { data: settings, error: unset } = useSWR<SettingsData, unknown>(outside || !me ? null : '/settings');
   const { data: business } = useSWR<BusinessData>(outside || !me ? null : '/business');
+  // A field that opens with a length writes it in the reader's unit: nothing opens before that is known.
+  const known = outside || nobody !== undefined || me?.units != null || settings !== undefined || unset !== undefined;
+  if (!known) return <Loading />;
   return (
     <ShowIn
       units={me?.units ?? settings?.rules.units ?? BUSINESS_RULES.units}
