@@ -3,6 +3,7 @@ import { canDoIn, dayMinute, makeClock, SLOT, worksIn } from './clock.ts';
 import type { Clock } from './clock.ts';
 import { Free } from './free.ts';
 import { inTurn } from './inTurn.ts';
+import { FULL, loadOn, Trips, waysOf } from './trips.ts';
 import type { Spot, Standing } from './standing.ts';
 import { findAble, pickTeam, shuffled } from './team.ts';
 import type { Able } from './team.ts';
@@ -41,6 +42,8 @@ export class Board {
   private readonly taken: { readonly from: number; readonly to: number }[][];
   private readonly pins = new Map<string, Fixed>();
 
+  /** Trips of the trailers, and what goes on from what. */
+  readonly trips: Trips;
   readonly shop: Shop;
 
   constructor(shop: Shop) {
@@ -56,6 +59,7 @@ export class Board {
     this.taken = shop.places.map(() => []);
     for (const pin of shop.pins) this.pins.set(pin.operation, pin);
     this.crews = shop.people.map((p) => p.crew);
+    this.trips = new Trips(shop);
   }
 
   private mask(op: Operation): Free {
@@ -77,20 +81,69 @@ export class Board {
 
   /** Slots that an operation takes with so many people, its way there and back counted. */
   lengthOf(op: Operation, people: number): number {
+    const [there, back] = waysOf(op);
+    return there + this.workOf(op, people) + back;
+  }
+  private workOf(op: Operation, people: number): number {
     const [, best] = op.people;
     const minutes = people <= 0 || people >= best ? op.minutes : (op.minutes * best) / people;
-    const [there, back] = op.travel ?? [0, 0];
-    return slotsOf(there) + Math.max(1, slotsOf(minutes)) + slotsOf(back);
+    return Math.max(1, slotsOf(minutes));
+  }
+
+  /** A trailer that takes an operation's load and is there for some slots; -1 where there is none. */
+  private trailerFor(op: Operation, from: number, to: number): number {
+    return this.trailers.findIndex((t, k) => this.takes(op, k) && t.has(from, to));
+  }
+  private takes(op: Operation, trailer: number): boolean {
+    return (loadOn(op, this.shop.trailers[trailer] ?? '') ?? Infinity) <= FULL;
   }
 
   /** Whether weather, daylight and site let an operation be done in some slots; on its way none of that holds it up. */
   private allowed(op: Operation, from: number, to: number): boolean {
-    const [there, back] = op.travel ?? [0, 0];
-    return this.mask(op).has(from + slotsOf(there), to - slotsOf(back));
+    const [there, back] = waysOf(op);
+    return this.mask(op).has(from + there, to - back);
+  }
+
+  /** An operation that goes on from another's site, where its load, its people, its day and the weather let it. */
+  private join(op: Operation, ready: number, last: Spot, leaves: number): Spot | undefined {
+    const { clock } = this;
+    const n = last.people.length;
+    const able = findAble(this.shop, this.able, op);
+    if (leaves < ready || n < op.people[0] || n > op.people[1]) return undefined;
+    if (!last.people.every((i) => able.all.includes(i)) || !last.people.some((i) => able.leads.includes(i)))
+      return undefined;
+    const spot = this.trips.after(last, op, this.workOf(op, n));
+    if (spot.end <= last.end || spot.end > clock.count || clock.dayOf(leaves) !== clock.dayOf(spot.end - 1))
+      return undefined;
+    const held = [...last.people.map((i) => this.people[i]), this.trailers[last.trailer]];
+    if (held.some((f) => !f?.has(last.end, spot.end))) return undefined;
+    const site = spot.end - waysOf(op)[1] - this.workOf(op, n);
+    return this.mask(op).has(site, spot.end - waysOf(op)[1]) ? spot : undefined;
+  }
+
+  /** The first spot of an operation, on a trip that goes near its site where that is in time. */
+  private find(
+    op: Operation,
+    from: number,
+    places: readonly number[],
+    crew: string | undefined,
+    loose?: () => number,
+  ): Spot | undefined {
+    const alone = this.findAlone(op, from, places, crew, loose);
+    if (!this.shop.hops || (loose && loose() < WAITS)) return alone;
+    let best: Spot | undefined;
+    for (const { last, leaves } of this.trips.open(op)) {
+      const spot = this.join(op, from, last, leaves);
+      if (spot && spot.end < (best?.end ?? Infinity)) best = spot;
+    }
+    if (!best || !alone) return best ?? alone;
+    const due = this.orders.get(op.order)?.due ?? '';
+    const day = (s: Spot): string => this.clock.days[this.clock.dayOf(s.end - 1)] as string;
+    return day(best) <= due || day(best) <= day(alone) ? best : alone;
   }
 
   /** The first spot of an operation from a slot on, on one of some places. */
-  private find(
+  private findAlone(
     op: Operation,
     from: number,
     places: readonly number[],
@@ -103,7 +156,7 @@ export class Board {
     const able = loose ? shuffled(all, loose) : all;
     const [least, best] = op.people;
     if (able.all.length < least || able.leads.length === 0) return undefined;
-    const there = slotsOf(op.travel?.[0] ?? 0);
+    const [there] = waysOf(op);
     let s = from;
     while (s < clock.count) {
       const open = (mask.again[Math.min(clock.count, s + there)] as number) - there;
@@ -124,10 +177,13 @@ export class Board {
           continue;
         }
         const place = places.length === 0 ? -1 : places.find((k) => (this.places[k] as Free).has(s, end));
-        const trailer = op.trailer ? this.trailers.findIndex((t) => t.has(s, end)) : -1;
+        const trailer = op.trailer ? this.trailerFor(op, s, end) : -1;
         if (place === undefined || (op.trailer === true && trailer < 0)) {
           // Nothing changes before one of them is free again.
-          const held = place === undefined ? places.map((k) => this.places[k] as Free) : this.trailers;
+          const held =
+            place === undefined
+              ? places.map((k) => this.places[k] as Free)
+              : this.trailers.filter((_, k) => this.takes(op, k));
           for (const f of held) soonest = Math.min(soonest, f.after(s));
           continue;
         }
@@ -142,6 +198,11 @@ export class Board {
 
   /** An operation as it stood, where it can still be done like that: people, place and trailer free, weather and site as they must be. */
   private stillThere(op: Operation, was: Fixed, ready: number, places: readonly number[]): Spot | undefined {
+    if (was.after !== undefined) {
+      const on = this.trips.open(op).find((t) => t.last.op.id === was.after);
+      const spot = on && this.join(op, ready, on.last, on.leaves);
+      return spot && this.clock.minuteOf(spot.start) === was.start ? spot : undefined;
+    }
     const able = findAble(this.shop, this.able, op);
     const people = (was.people ?? []).map((id) => this.shop.people.findIndex((p) => p.id === id));
     if (people.some((i) => !able.all.includes(i)) || !people.some((i) => able.leads.includes(i))) return undefined;
@@ -154,15 +215,18 @@ export class Board {
     const place = places.length === 0 ? -1 : this.shop.places.findIndex((p) => p.id === was.place);
     if (places.length > 0 && !places.includes(place)) return undefined;
     const named = this.shop.trailers.indexOf(was.trailer ?? '');
-    const trailer = !op.trailer ? -1 : named >= 0 ? named : this.trailers.findIndex((t) => t.has(start, end));
-    if (op.trailer === true && trailer < 0) return undefined;
+    const trailer = !op.trailer ? -1 : named >= 0 ? named : this.trailerFor(op, start, end);
+    if (op.trailer === true && (trailer < 0 || !this.takes(op, trailer))) return undefined;
     const held = [...people.map((i) => this.people[i]), this.places[place], this.trailers[trailer]];
     if (!this.allowed(op, start, end) || held.some((f) => f && !f.has(start, end))) return undefined;
     return { op, start, end, place, people, trailer };
   }
 
   private book(spot: Spot, take: boolean): void {
-    const { start, end } = spot;
+    // What goes on from another has its people and its trailer until that would have been home.
+    const { end } = spot;
+    const start = Math.max(spot.start, spot.after?.end ?? 0);
+    this.trips.note(spot, take);
     const all = [
       ...spot.people.map((i) => this.people[i]),
       ...(spot.place >= 0 ? [this.places[spot.place]] : []),
@@ -179,6 +243,11 @@ export class Board {
 
   /** A pinned operation where it was pinned, whatever else is there. */
   private pinned(op: Operation, pin: Fixed, places: readonly number[]): Spot {
+    if (pin.after !== undefined) {
+      const on = this.trips.open(op).find((t) => t.last.op.id === pin.after);
+      const spot = on && this.trips.after(on.last, op, this.workOf(op, on.last.people.length));
+      if (spot && spot.end <= this.clock.count && this.clock.minuteOf(spot.start) === pin.start) return spot;
+    }
     const able = findAble(this.shop, this.able, op);
     const named = (pin.people ?? []).map((id) => this.shop.people.findIndex((p) => p.id === id)).filter((i) => i >= 0);
     const start = Math.min(this.clock.count - 1, this.clock.slotAt(pin.start));
@@ -196,11 +265,7 @@ export class Board {
     const place = ANYWHERE.has(op.place) ? -1 : asked >= 0 ? asked : (places.find(of) ?? places[0] ?? -1);
     const trailer = !op.trailer
       ? -1
-      : Math.max(
-          0,
-          this.shop.trailers.indexOf(pin.trailer ?? ''),
-          this.trailers.findIndex((t) => t.has(start, end)),
-        );
+      : Math.max(0, this.shop.trailers.indexOf(pin.trailer ?? ''), this.trailerFor(op, start, end));
     return { op, start, end, place, people, trailer: op.trailer && this.trailers.length > 0 ? trailer : -1 };
   }
 

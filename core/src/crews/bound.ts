@@ -2,6 +2,7 @@ import { addDays, daysBetween } from '../days/index.ts';
 import { BAY } from './board.ts';
 import { inTurn } from './inTurn.ts';
 import { canDoIn, DAY, dayMinute, makeClock, SLOT, worksIn } from './clock.ts';
+import { waysOf } from './trips.ts';
 import type { Operation, Shop, ShopOrder } from './types.ts';
 
 /**
@@ -14,6 +15,8 @@ export const boundPlan = (shop: Shop): number => {
   const weather = new Map(shop.weather.map((w) => [w.day, w]));
   const byOrder = new Map<string, Operation[]>();
   for (const op of inTurn(shop.operations)) byOrder.set(op.order, [...(byOrder.get(op.order) ?? []), op]);
+  const shares = new Set((shop.hops ?? []).flatMap((h) => h.between));
+  const mayShare = (op: Operation): boolean => op.trailer === true && shares.has(op.order);
   const fixed = new Map(shop.pins.map((p) => [p.operation, p]));
   const lateDays = (order: ShopOrder, minute: number): number =>
     Math.max(0, daysBetween(order.due, addDays(shop.first, Math.floor(Math.max(0, minute - 1) / DAY))));
@@ -26,7 +29,8 @@ export const boundPlan = (shop: Shop): number => {
       let ready = shop.now;
       for (const n of op.needs) ready = Math.max(ready, dry.get(n) ?? 0);
       if (op.from !== undefined) ready = Math.max(ready, dayMinute(shop.first, op.from));
-      const [there, back] = (op.travel ?? [0, 0]).map((m) => Math.ceil(m / SLOT - 1e-9)) as [number, number];
+      // On a trip with others its own ways may be none.
+      const [there, back] = mayShare(op) ? [0, 0] : waysOf(op);
       const length = there + Math.max(1, Math.ceil(op.minutes / SLOT - 1e-9)) + back;
       let s = pin ? Math.min(clock.count - 1, clock.slotAt(pin.start)) : clock.slotAt(ready);
       if (!pin)
@@ -49,7 +53,10 @@ export const boundPlan = (shop: Shop): number => {
   const work = shop.orders
     .map((o) =>
       (byOrder.get(o.id) ?? []).reduce(
-        (n, op) => n + op.minutes * op.people[1] + (op.travel ? (op.travel[0] + op.travel[1]) * op.people[0] : 0),
+        (n, op) =>
+          n +
+          op.minutes * op.people[1] +
+          (op.travel && !mayShare(op) ? (op.travel[0] + op.travel[1]) * op.people[0] : 0),
         0,
       ),
     )
@@ -71,5 +78,10 @@ export const boundPlan = (shop: Shop): number => {
     together += least * Math.max(0, daysBetween(dues[k] as string, at));
   });
   const stands = shop.orders.filter((o) => (byOrder.get(o.id) ?? []).some((op) => op.place === BAY)).length;
-  return Math.max(alone, shop.orders.length > 0 ? together : 0) + stands * shop.prices.bayDay;
+  const ways = shop.operations.reduce((n, op) => {
+    const [there, back] = waysOf(op);
+    const cost = (((shop.prices.driving ?? 0) * SLOT) / 60) * op.people[0] * (there + back);
+    return n + (op.trailer === true && !mayShare(op) ? Math.floor(cost) : 0);
+  }, 0);
+  return Math.max(alone, shop.orders.length > 0 ? together : 0) + stands * shop.prices.bayDay + ways;
 };

@@ -88,6 +88,7 @@ const shops = fc
     off: fc.integer({ min: 1, max: 5 }),
     closed: fc.integer({ min: 0, max: 14 }),
     now: fc.integer({ min: 0, max: 3 * DAY }),
+    near: fc.array(fc.integer({ min: 0, max: 30 }), { maxLength: 6 }),
     over: fc.subarray([0, 1, 2, 3, 4, 7]),
     early: fc.integer({ min: 0, max: 9 }),
     stands: fc.option(fc.constantFrom('small bay', 'long bay'), { nil: undefined }),
@@ -124,6 +125,7 @@ const shops = fc
           travel: [35, 35],
           splits: false,
           trailer: true,
+          loads: { trailer: o.large ? 0.8 : 0.4 },
           needs: [o.coat ? `${id}/coat` : `${id}/frame`],
         }),
         ...(o.site
@@ -169,19 +171,24 @@ const shops = fc
       })),
       orders,
       operations,
-      prices: { bayDay: 300, upset: 700, overtime: 4000, mixed: 500 },
+      // Sites of neighbours in the list lie near each other.
+      hops: r.near.flatMap((minutes, k) =>
+        k + 1 < orders.length ? [{ between: [`O${k}`, `O${k + 1}`] as const, minutes }] : [],
+      ),
+      prices: { bayDay: 300, upset: 700, overtime: 4000, mixed: 500, driving: 3000 },
       overtime: { minutes: 90, days: r.over.map((n) => addDays(FIRST, n)) },
       early: [{ day: addDays(FIRST, r.early), to: 840 }],
     });
   });
 /** What a plan tells people, to be held to. */
 const tell = (list: readonly Planned[]): Shop['published'] =>
-  list.map(({ operation, start, place, people, trailer }) => ({
+  list.map(({ operation, start, place, people, trailer, after }) => ({
     operation,
     start,
     people,
     ...(place === null ? {} : { place }),
     ...(trailer === null ? {} : { trailer }),
+    ...(after === undefined ? {} : { after }),
   }));
 
 describe('a plan of any shop', () => {
@@ -190,8 +197,8 @@ describe('a plan of any shop', () => {
       fc.property(shops, (s) => {
         const found = planCrews(s, { rounds: 40 });
         expect(found.faults.filter((f) => f.kind !== 'unplanned')).toEqual([]);
-        const { late, bays, upset, overtime, mixed, span, total } = found.cost;
-        expect(total).toBe(late + bays + upset + overtime + mixed + span);
+        const { late, bays, upset, overtime, mixed, driving, span, total } = found.cost;
+        expect(total).toBe(late + bays + upset + overtime + mixed + driving + span);
         expect(found.bound).toBeLessThanOrEqual(found.cost.total);
         const started = Object.keys(DISPATCH).map((rule) => planCrews(s, { rounds: 0, rule }).cost.total);
         expect(found.cost.total).toBeLessThanOrEqual(Math.min(...started));
@@ -206,12 +213,7 @@ describe('a plan of any shop', () => {
         const first = planCrews(s, { rounds: 30 });
         expect(planCrews(s, { rounds: 30 })).toEqual(first);
         // Everything pinned where it stands: that is the plan, and nothing is wrong with it.
-        const pins = first.plan.map(({ operation, start, place, people }) => ({
-          operation,
-          start,
-          people,
-          ...(place === null ? {} : { place }),
-        }));
+        const pins = tell(first.plan);
         const again = planCrews({ ...s, pins }, { rounds: 30 });
         const stands = (list: readonly Planned[]) => list.map((p) => [p.operation, p.start, p.place]);
         expect(stands(again.plan.filter((p) => pins.some((x) => x.operation === p.operation)))).toEqual(
@@ -354,7 +356,16 @@ describe('a plan by hand', () => {
           prices: { bayDay: 0, upset: 0, overtime: 4000 },
         }),
       );
-    expect(of(100000).cost).toEqual({ late: 0, bays: 0, upset: 0, overtime: 4000, mixed: 0, span: 0, total: 4000 });
+    expect(of(100000).cost).toEqual({
+      late: 0,
+      bays: 0,
+      upset: 0,
+      overtime: 4000,
+      mixed: 0,
+      driving: 0,
+      span: 0,
+      total: 4000,
+    });
     const early = plan(shop({ operations: [op('A', 'frame', { minutes: 480 })], early: [{ day: FIRST, to: 720 }] }));
     expect(early.plan[0]?.pieces.map((p) => p.map((m) => printMoment(FIRST, m)))).toEqual([
       ['2026-03-02T08:00', '2026-03-02T12:00'],

@@ -1,6 +1,7 @@
 import { addDays, weekday } from '../days/index.ts';
 import { DAY, dayMinute } from './clock.ts';
 import { WALK_AROUND } from './fitsBay.ts';
+import { FULL, loadOn, makeHops } from './trips.ts';
 import type { Fault, Operation, Planned, Shop } from './types.ts';
 
 const overlap = (a: readonly [number, number], b: readonly [number, number]): boolean => a[0] < b[1] && b[0] < a[1];
@@ -31,21 +32,56 @@ export const findFaults = (shop: Shop, plan: readonly Planned[]): Fault[] => {
     if (!at.has(op.id))
       say('unplanned', op.id, `${op.order}: there is no time for ${op.id} before the calendar ends, or nobody for it.`);
 
+  const hop = makeHops(shop);
+  const goneOn = new Set(plan.flatMap((p) => p.after ?? []));
+  /** The deliveries of a trip up to one, the first first. */
+  const tripOf = (p: Planned): Planned[] => {
+    const trip = [p];
+    for (let a = p.after; a !== undefined && trip.length <= plan.length; a = trip[0]?.after) {
+      const before = at.get(a);
+      if (!before || trip.includes(before)) break;
+      trip.unshift(before);
+    }
+    return trip;
+  };
+  const checkTrip = (p: Planned, op: Operation): void => {
+    if (op.trailer !== true) return;
+    if (p.trailer === null) return say('trailer', op.id, `${op.id} takes a trailer.`);
+    const trip = tripOf(p);
+    const load = trip.reduce((n, t) => n + (loadOn(ops.get(t.operation) ?? op, p.trailer ?? '') ?? Infinity), 0);
+    if (load > FULL)
+      say(
+        'trailer',
+        op.id,
+        trip.length > 1 && loadOn(op, p.trailer) !== undefined
+          ? `The loads of ${trip.map((t) => t.operation).join(' and ')} do not go on ${p.trailer} together.`
+          : `The load of ${op.id} does not go on ${p.trailer}.`,
+      );
+    if (p.after === undefined) return;
+    const before = at.get(p.after);
+    if (!before || hop(before.order, op.order) === undefined)
+      return say('trailer', op.id, `${op.id} does not lie on one round with ${p.after}.`);
+    if (before.trailer !== p.trailer || before.people.join() !== p.people.join() || before.end !== p.start)
+      say('trailer', op.id, `${op.id} does not go on from ${p.after} with its people and its trailer.`);
+  };
+
   const check = (p: Planned, op: Operation): void => {
     const order = orders.get(op.order);
+    // What goes on from another's site has left the shop with it.
+    const leaves = tripOf(p)[0]?.start ?? p.start;
     if (p.start < shop.now && !pinned.has(op.id)) say('past', op.id, `${op.id} is planned for a time that is past.`);
     for (const n of op.needs) {
       const before = at.get(n);
-      if (before && p.start < before.dry)
+      if (before && leaves < before.dry)
         say(
           'order',
           op.id,
-          before.end <= p.start
+          before.end <= leaves
             ? `${op.id} starts while ${n} is still wet: not before ${dayOf(before.dry)}.`
             : `${op.id} starts before ${n} is done: not before ${dayOf(before.end)}.`,
         );
     }
-    if (op.from !== undefined && p.start < dayMinute(shop.first, op.from))
+    if (op.from !== undefined && leaves < dayMinute(shop.first, op.from))
       say('order', op.id, `What ${op.id} is made of comes on ${op.from}.`);
     const [least, best] = op.people;
     if (p.people.length < least || p.people.length > best)
@@ -73,10 +109,15 @@ export const findFaults = (shop: Shop, plan: readonly Planned[]): Fault[] => {
       if (a < shop.hours[0] || b > closes(day) || !shop.workdays.includes(weekday(day)) || shop.closed.includes(day))
         say('hours', op.id, `Nobody works then, on ${day}.`);
     }
+    const from = p.after === undefined ? undefined : at.get(p.after)?.order;
+    const way = [
+      from === undefined ? (op.travel?.[0] ?? 0) : (hop(from, op.order) ?? 0),
+      goneOn.has(op.id) ? 0 : (op.travel?.[1] ?? 0),
+    ] as const;
     // On its way neither weather nor the hours of the site hold it up.
     const work = p.pieces.map(([from, to], i): readonly [number, number] => [
-      from + (i === 0 ? upTo15(op.travel?.[0] ?? 0) : 0),
-      to - (i === p.pieces.length - 1 ? upTo15(op.travel?.[1] ?? 0) : 0),
+      from + (i === 0 ? upTo15(way[0]) : 0),
+      to - (i === p.pieces.length - 1 ? upTo15(way[1]) : 0),
     ]);
     for (const [from, to] of work) {
       const day = dayOf(from);
@@ -107,7 +148,7 @@ export const findFaults = (shop: Shop, plan: readonly Planned[]): Fault[] => {
       if (ul + 2 * WALK_AROUND > l || uw + 2 * WALK_AROUND > w || order.size[2] > holds[2])
         say('room', op.id, `${op.order} does not stand in ${p.place} with room to walk around it: take a larger bay.`);
     }
-    if (op.trailer === true && p.trailer === null) say('trailer', op.id, `${op.id} takes a trailer.`);
+    checkTrip(p, op);
   };
   for (const p of plan) {
     const op = ops.get(p.operation);

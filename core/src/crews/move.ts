@@ -1,6 +1,7 @@
 import type { Kept } from './board.ts';
 import { ANYWHERE, BAY, Board } from './board.ts';
-import { tellSpot } from './tellSpot.ts';
+import { firstOnTrips } from './trips.ts';
+import { tellSpots } from './tellSpot.ts';
 import { addDays } from '../days/index.ts';
 import { DAY, makeClock } from './clock.ts';
 import { findFaults } from './judge.ts';
@@ -43,13 +44,14 @@ const followersOf = (shop: Shop, id: string): Set<string> => {
 
 /** Whether two operations stand alike. */
 export const standsAlike = (
-  a: Pick<Planned, 'start' | 'place' | 'people' | 'trailer'>,
+  a: Pick<Planned, 'start' | 'place' | 'people' | 'trailer' | 'after'>,
   b: Fixed | undefined,
 ): boolean =>
   b !== undefined &&
   a.start === b.start &&
   a.place === (b.place ?? null) &&
   a.trailer === (b.trailer ?? null) &&
+  a.after === b.after &&
   a.people.join() === (b.people ?? []).join();
 
 /**
@@ -116,7 +118,13 @@ const moveTo = (shop: Shop, to: Fixed): Moved => {
     .map((o) => o.id)
     .sort((a, b) => rank(a) - rank(b) || ((begins.get(a) ?? 0) < (begins.get(b) ?? 0) ? -1 : 1));
   const board = new Board(asked);
-  const plan = turn.flatMap((id) => board.place(id, kept)?.spots.map((s) => tellSpot(asked, board.clock, s)) ?? []);
+  // What goes on from another's site comes after it.
+  const inTrips = firstOnTrips(asked, turn, [...pins, ...kept.values()]);
+  const plan = tellSpots(
+    asked,
+    board.clock,
+    inTrips.flatMap((id) => board.place(id, kept)?.spots ?? []),
+  );
   const faults = findFaults(asked, plan);
   const there = new Set(plan.map((p) => p.operation));
   const lost = [op.id, ...was.keys()].find((id) => !there.has(id));

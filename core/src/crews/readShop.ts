@@ -11,7 +11,7 @@ import {
 import { addDays, daysBetween } from '../days/index.ts';
 import type { Day } from '../days/index.ts';
 import { DAY } from './clock.ts';
-import type { CrewPlan, DayWeather, Fixed, Operation, Person, Place, Shop, ShopOrder } from './types.ts';
+import type { CrewPlan, DayWeather, Fixed, Hop, Operation, Person, Place, Shop, ShopOrder } from './types.ts';
 
 /** Longest calendar that is planned over. */
 const MOST_DAYS = 400;
@@ -120,6 +120,15 @@ const readOrder = (r: Record<string, unknown>, at: string): ShopOrder => ({
   ...(r.bay === undefined ? {} : { bay: readText(r.bay, `${at}.bay`) }),
 });
 
+/** Shares of trailers, each over 0. */
+const readLoads = (v: unknown, at: string): Readonly<Record<string, number>> =>
+  Object.fromEntries(
+    Object.entries(readRecord(v, at)).map(([trailer, share]) => [
+      trailer,
+      readNumber(share, `${at}.${trailer}`, 0, true),
+    ]),
+  );
+
 const readOperation = (r: Record<string, unknown>, at: string): Operation => {
   const [least = 1, best = least] = readList(r.people ?? [1], `${at}.people`).map((n, i) =>
     readWhole(n, `${at}.people[${i}]`, 1),
@@ -148,6 +157,7 @@ const readOperation = (r: Record<string, unknown>, at: string): Operation => {
     ...(limits ? { limits: { ...limit('rain'), ...limit('low'), ...limit('wind') } } : {}),
     ...(r.from === undefined ? {} : { from: readDay(r.from, `${at}.from`) }),
     ...(readFlag(r.trailer, `${at}.trailer`, false) ? { trailer: true } : {}),
+    ...(r.loads === undefined ? {} : { loads: readLoads(r.loads, `${at}.loads`) }),
   };
 };
 
@@ -163,6 +173,13 @@ const checkNames = (shop: Shop): void => {
       if (before.order !== o.order) throw new DemandError(`${o.id} needs ${n}, which is of another order.`);
     }
   }
+  for (const { between } of shop.hops ?? [])
+    for (const id of between)
+      if (!orders.has(id)) throw new DemandError(`A hop goes to "${id}", which is not among the orders.`);
+  for (const o of shop.operations)
+    for (const trailer of Object.keys(o.loads ?? {}))
+      if (!shop.trailers.includes(trailer))
+        throw new DemandError(`${o.id} goes on "${trailer}", which is not among the trailers.`);
   const open = new Set<string>();
   const done = new Set<string>();
   const visit = (id: string): void => {
@@ -192,6 +209,7 @@ const KEYS = [
   'weather',
   'orders',
   'operations',
+  'hops',
   'pins',
   'published',
   'prices',
@@ -218,13 +236,14 @@ export const readShop = (json: unknown): { readonly shop: Shop; readonly effort:
     ...(r.place === undefined ? {} : { place: readText(r.place, `${at}.place`) }),
     ...(r.people === undefined ? {} : { people: readNames(r.people, `${at}.people`) }),
     ...(r.trailer === undefined ? {} : { trailer: readText(r.trailer, `${at}.trailer`) }),
+    ...(r.after === undefined ? {} : { after: readText(r.after, `${at}.after`) }),
   });
-  const FIXED = ['operation', 'start', 'place', 'people', 'trailer'];
+  const FIXED = ['operation', 'start', 'place', 'people', 'trailer', 'after'];
   const over = d.overtime === undefined ? undefined : readRecord(d.overtime, 'overtime');
   if (over) onlyThese(over, ['minutes', 'days'], 'overtime');
   const prices = readRecord(d.prices ?? {}, 'prices');
-  onlyThese(prices, ['bayDay', 'upset', 'overtime', 'mixed', 'span'], 'prices');
-  const price = (key: 'overtime' | 'mixed' | 'span') =>
+  onlyThese(prices, ['bayDay', 'upset', 'overtime', 'mixed', 'driving', 'span'], 'prices');
+  const price = (key: 'overtime' | 'mixed' | 'driving' | 'span') =>
     prices[key] === undefined ? {} : { [key]: readWhole(prices[key], `prices.${key}`, 0) };
   const hours = d.hours === undefined ? ([480, 960] as const) : readSpan(d.hours, 'hours');
   const shop: Shop = {
@@ -276,9 +295,20 @@ export const readShop = (json: unknown): { readonly shop: Shop; readonly effort:
         'limits',
         'from',
         'trailer',
+        'loads',
       ],
       readOperation,
     ),
+    ...(d.hops === undefined
+      ? {}
+      : {
+          hops: each(d.hops, 'hops', ['between', 'minutes'], (r, at): Hop => {
+            const [a, b, ...more] = readNames(r.between, `${at}.between`);
+            if (a === undefined || b === undefined || more.length > 0 || a === b)
+              throw new DemandError(`${at}.between must be two orders.`);
+            return { between: [a, b], minutes: readNumber(r.minutes, `${at}.minutes`, 0) };
+          }),
+        }),
     pins: each(d.pins, 'pins', FIXED, fixed),
     published: each(d.published, 'published', FIXED, fixed),
     prices: {
@@ -286,6 +316,7 @@ export const readShop = (json: unknown): { readonly shop: Shop; readonly effort:
       upset: readWhole(prices.upset ?? 0, 'prices.upset', 0),
       ...price('overtime'),
       ...price('mixed'),
+      ...price('driving'),
       ...price('span'),
     },
   };

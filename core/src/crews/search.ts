@@ -3,7 +3,8 @@ import { Board } from './board.ts';
 import type { Kept } from './board.ts';
 import { inTurn } from './inTurn.ts';
 import type { Standing } from './standing.ts';
-import { isMixed, slotsOver, tellSpot } from './tellSpot.ts';
+import { isMixed, slotsOver, tellSpots } from './tellSpot.ts';
+import { firstOnTrips } from './trips.ts';
 import { boundPlan } from './bound.ts';
 import { DAY, dayMinute, SLOT } from './clock.ts';
 import { findFaults } from './judge.ts';
@@ -34,7 +35,7 @@ const costOf = (
   s: Standing | undefined,
 ): PlanCost => {
   const order = board.orders.get(id) as ShopOrder;
-  if (!s) return sumUp({ late: order.weight * NOWHERE, bays: 0, upset: 0, overtime: 0, mixed: 0, span: 0 });
+  if (!s) return sumUp({ late: order.weight * NOWHERE, bays: 0, upset: 0, overtime: 0, mixed: 0, driving: 0, span: 0 });
   const end = Math.max(0, ...s.spots.map((x) => board.clock.minuteOf(x.end - 1) + 1));
   const late = order.weight * lateBy(shop, order, end);
   const bays =
@@ -50,12 +51,14 @@ const costOf = (
   }).length;
   const mixed = s.spots.filter((x) => isMixed(shop, x)).length;
   const over = s.spots.reduce((n, x) => n + x.people.length * slotsOver(shop, board.clock, x), 0);
+  const driven = s.spots.reduce((n, x) => n + (x.op.trailer ? x.people.length * board.trips.onTheWay(x) : 0), 0);
   return sumUp({
     late,
     bays,
     upset: shop.prices.upset * moved,
     overtime: Math.round(((shop.prices.overtime ?? 0) * over * SLOT) / 60),
     mixed: (shop.prices.mixed ?? 0) * mixed,
+    driving: Math.round(((shop.prices.driving ?? 0) * driven * SLOT) / 60),
     span: 0,
   });
 };
@@ -70,7 +73,7 @@ const spanOf = (shop: Shop, board: Board, standings: Iterable<Standing | undefin
 };
 const sumUp = (c: Omit<PlanCost, 'total'>): PlanCost => ({
   ...c,
-  total: c.late + c.bays + c.upset + c.overtime + c.mixed + c.span,
+  total: c.late + c.bays + c.upset + c.overtime + c.mixed + c.driving + c.span,
 });
 
 /** Rules by which the board is filled order by order. */
@@ -123,7 +126,8 @@ const fill = (
   was?: Kept,
 ): Draft => {
   const draft: Draft = { standings: new Map(), costs: new Map(), total: 0, span: 0 };
-  for (const { id } of pinnedFirst(shop, list)) {
+  const turn = pinnedFirst(shop, list).map((o) => o.id);
+  for (const id of firstOnTrips(shop, turn, [...shop.pins, ...(was?.values() ?? [])])) {
     const s = board.place(id, was);
     const cost = costOf(shop, board, told, id, s);
     draft.standings.set(id, s);
@@ -222,6 +226,13 @@ export const planCrews = (
     const size = Math.min(free.length, random() < share.many ? MOST_WOVEN : 2 + Math.floor(random() * (MOST - 1)));
     const out = new Set([seed]);
     while (out.size < size) out.add(near[Math.floor(random() ** 2 * near.length)] as string);
+    // What goes on from the site of one that is lifted is lifted with it; what is pinned there keeps that one as well.
+    for (const id of out)
+      for (const x of draft.standings.get(id)?.spots ?? []) {
+        const next = board.trips.nextOf(x);
+        if (next) out.add(next.op.order);
+      }
+    if ([...out].some((id) => pinned.has(id))) continue;
     const before = [...out].map((id) => [id, draft.standings.get(id), draft.costs.get(id)] as const);
     for (const [, s] of before) if (s) board.lift(s);
     let now = draft.total - draft.span - before.reduce((n, [, , c]) => n + (c?.total ?? 0), 0);
@@ -265,9 +276,11 @@ const report = (
 ): CrewPlan => {
   const costs = [...standings].map(([id, s]) => costOf(shop, board, told, id, s));
   const sum = (key: keyof PlanCost): number => costs.reduce((n, c) => n + c[key], 0);
-  const plan: Planned[] = [...standings.values()]
-    .flatMap((s) => (s ? s.spots.map((x) => tellSpot(shop, board.clock, x)) : []))
-    .sort((a, b) => a.start - b.start || a.operation.localeCompare(b.operation));
+  const plan: Planned[] = tellSpots(
+    shop,
+    board.clock,
+    [...standings.values()].flatMap((s) => s?.spots ?? []),
+  ).sort((a, b) => a.start - b.start || a.operation.localeCompare(b.operation));
   const late = shop.orders.flatMap((o) => {
     const mine = plan.filter((p) => p.order === o.id);
     const days = mine.length === 0 ? 0 : lateBy(shop, o, Math.max(...mine.map((p) => p.end)));
@@ -279,6 +292,7 @@ const report = (
     upset: sum('upset'),
     overtime: sum('overtime'),
     mixed: sum('mixed'),
+    driving: sum('driving'),
     span: spanOf(shop, board, standings.values()),
     total: 0,
   };
@@ -305,6 +319,7 @@ export const costOfTurn = (shop: Shop, ids: readonly string[]): PlanCost => {
     upset: sum('upset'),
     overtime: sum('overtime'),
     mixed: sum('mixed'),
+    driving: sum('driving'),
     span: draft.span,
   });
 };

@@ -8,6 +8,8 @@ export interface Spot {
   readonly place: number;
   readonly people: readonly number[];
   readonly trailer: number;
+  /** The delivery from whose site it goes on: its team and trailer, instead of their way home. */
+  readonly after?: Spot;
 }
 
 /** How an order stands: its operations in their turn, and its bay from when to when. */

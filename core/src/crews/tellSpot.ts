@@ -1,6 +1,7 @@
 import { DAY, SLOT } from './clock.ts';
 import type { Clock } from './clock.ts';
 import type { Spot } from './standing.ts';
+import { waysOf } from './trips.ts';
 import type { Planned, Shop } from './types.ts';
 
 /** Whether people of different crews do an operation together. */
@@ -12,7 +13,8 @@ export const slotsOver = (shop: Shop, clock: Clock, spot: Spot): number => {
   const { overtime, hours, early } = shop;
   if (!overtime || overtime.days.length === 0) return 0;
   let over = 0;
-  for (let s = spot.start; s < spot.end; s++) {
+  // Of what goes on from another the first slots are those of the other's way home.
+  for (let s = Math.max(spot.start, spot.after?.end ?? 0); s < spot.end; s++) {
     const day = clock.days[clock.dayOf(s)];
     const closes = early?.find((e) => e.day === day)?.to ?? hours[1];
     if ((clock.minuteOf(s) % DAY) + SLOT > closes) over++;
@@ -20,10 +22,14 @@ export const slotsOver = (shop: Shop, clock: Clock, spot: Spot): number => {
   return over;
 };
 
-/** An operation as the plan tells it. */
-export const tellSpot = (shop: Shop, clock: Clock, spot: Spot): Planned => {
+/**
+ * An operation as the plan tells it.
+ * @param goesOn whether another delivery goes on from it: then it ends on its site
+ */
+const tellSpot = (shop: Shop, clock: Clock, spot: Spot, goesOn: boolean): Planned => {
+  const until = spot.end - (goesOn ? waysOf(spot.op)[1] : 0);
   const pieces: [number, number][] = [];
-  for (let s = spot.start; s < spot.end; s++) {
+  for (let s = spot.start; s < until; s++) {
     const at = clock.minuteOf(s);
     const open = pieces.at(-1);
     // A piece is of one day, also where work goes on over midnight.
@@ -40,6 +46,13 @@ export const tellSpot = (shop: Shop, clock: Clock, spot: Spot): Planned => {
     place: shop.places[spot.place]?.id ?? null,
     people: spot.people.map((i) => shop.people[i]?.id ?? ''),
     trailer: shop.trailers[spot.trailer] ?? null,
+    ...(spot.after ? { after: spot.after.op.id } : {}),
     pieces,
   };
+};
+
+/** Operations as the plan tells them, those that are brought on one trip after each other. */
+export const tellSpots = (shop: Shop, clock: Clock, spots: readonly Spot[]): Planned[] => {
+  const goneOn = new Set(spots.flatMap((s) => s.after ?? []));
+  return spots.map((s) => tellSpot(shop, clock, s, goneOn.has(s)));
 };

@@ -71,6 +71,14 @@ export interface Operation {
   /** Day before which its material is not there. */
   readonly from?: Day;
   readonly trailer?: boolean;
+  /** Share of each trailer that its load takes, by the trailer's name: it goes on no other. Left out: all of any. */
+  readonly loads?: Readonly<Record<string, number>>;
+}
+
+/** Sites that lie on one round: minutes from the one to the other. One trailer may bring to both what it holds together. */
+export interface Hop {
+  readonly between: readonly [string, string];
+  readonly minutes: number;
 }
 
 /** Where an operation stands and stays, or stood in the plan that people have been told. */
@@ -80,17 +88,21 @@ export interface Fixed {
   readonly place?: string;
   readonly people?: readonly string[];
   readonly trailer?: string;
+  /** The delivery from whose site this one goes on. */
+  readonly after?: string;
 }
 
 /**
  * What it costs, cents: a day that a unit stands in a bay, an operation that is moved to another day than was told, an hour that
- * somebody works over the shop's hours, and an operation that people of different crews do together. Nothing where left out.
+ * somebody works over the shop's hours, an operation that people of different crews do together, and an hour that somebody is on the way
+ * with a trailer. Nothing where left out.
  */
 export interface ShopPrices {
   readonly bayDay: number;
   readonly upset: number;
   readonly overtime?: number;
   readonly mixed?: number;
+  readonly driving?: number;
   /** A minute until the last of everything is done, nights counted. */
   readonly span?: number;
 }
@@ -119,6 +131,7 @@ export interface Shop {
   readonly weather: readonly DayWeather[];
   readonly orders: readonly ShopOrder[];
   readonly operations: readonly Operation[];
+  readonly hops?: readonly Hop[];
   readonly pins: readonly Fixed[];
   readonly published: readonly Fixed[];
   readonly prices: ShopPrices;
@@ -135,6 +148,8 @@ export interface Planned {
   readonly place: string | null;
   readonly people: readonly string[];
   readonly trailer: string | null;
+  /** The delivery from whose site it goes on; it is loaded with that one, and ends where that one would have gone home. */
+  readonly after?: string;
   readonly pieces: readonly (readonly [number, number])[];
 }
 
@@ -145,6 +160,7 @@ export interface PlanCost {
   readonly upset: number;
   readonly overtime: number;
   readonly mixed: number;
+  readonly driving: number;
   readonly span: number;
   readonly total: number;
 }
