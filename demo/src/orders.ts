@@ -6,6 +6,11 @@ export interface DemoOrder {
     readonly email: string;
     readonly address: string;
     readonly miles: number;
+    /** Which way it lies from the shop, degrees from north over east. */
+    readonly bearing: number;
+    /** When its neighbours let work be done there, minutes after midnight. */
+    readonly opens?: number;
+    readonly closes?: number;
   };
   readonly title: string;
   readonly model?: string;
@@ -26,17 +31,18 @@ export interface DemoOrder {
   readonly note?: string;
 }
 
-const person = (name: string, n: number, address: string, miles: number): DemoOrder['customer'] => ({
+const person = (name: string, n: number, address: string, miles: number, bearing: number): DemoOrder['customer'] => ({
   name,
   phone: `555-01${String(n).padStart(2, '0')}`,
   email: `${name.split(' ')[0]?.toLowerCase() ?? 'x'}@letterbox.invalid`,
   address,
   miles,
+  bearing,
 });
 
 export const ORDERS: readonly DemoOrder[] = [
   {
-    customer: person('Maud Ellery', 11, '4 Weir Lane, Lower Ansel', 9),
+    customer: person('Maud Ellery', 11, '4 Weir Lane, Lower Ansel', 9, 90),
     title: 'Sorrel, stretched ten inches',
     model: 'Sorrel',
     wantedIn: 24,
@@ -45,7 +51,7 @@ export const ORDERS: readonly DemoOrder[] = [
     change: { length: 82 },
   },
   {
-    customer: person('Piers Callow', 12, 'Ferry Cottage, Ansel Quay', 14),
+    customer: person('Piers Callow', 12, 'Ferry Cottage, Ansel Quay', 14, 113),
     title: 'Bramble on a slope',
     model: 'Bramble',
     wantedIn: 31,
@@ -56,7 +62,7 @@ export const ORDERS: readonly DemoOrder[] = [
     note: 'Custom, falls to the brook.',
   },
   {
-    customer: person('Linnet Farm', 13, 'Upper Ansel Road', 22),
+    customer: person('Linnet Farm', 13, 'Upper Ansel Road', 22, 23),
     title: 'Ten Vetch pens',
     model: 'Vetch',
     quantity: 10,
@@ -66,7 +72,7 @@ export const ORDERS: readonly DemoOrder[] = [
     rods: [50, 50.5, 50.75, 50.25],
   },
   {
-    customer: person('Orla Thane', 14, '17 Mill Street, Ansel', 3),
+    customer: person('Orla Thane', 14, '17 Mill Street, Ansel', 3, 45),
     title: 'Clover',
     model: 'Clover',
     wantedIn: 12,
@@ -76,7 +82,7 @@ export const ORDERS: readonly DemoOrder[] = [
     gate: 84,
   },
   {
-    customer: person('Gethin Moor', 15, 'Sluice House, Nether Wade', 18),
+    customer: person('Gethin Moor', 15, 'Sluice House, Nether Wade', 18, 180),
     title: 'Hawthorn',
     model: 'Hawthorn',
     wantedIn: 4,
@@ -86,7 +92,7 @@ export const ORDERS: readonly DemoOrder[] = [
     note: 'Late: waited for siding.',
   },
   {
-    customer: person('Sunniva Pratt', 16, 'The Withies, Wade', 11),
+    customer: person('Sunniva Pratt', 16, 'The Withies, Wade', 11, 203),
     title: 'Yarrow',
     model: 'Yarrow',
     wantedIn: 9,
@@ -95,7 +101,7 @@ export const ORDERS: readonly DemoOrder[] = [
     rods: [50, 50, 50.5, 50.5],
   },
   {
-    customer: person('Casper Wold', 17, '2 Osier Row, Ansel', 4),
+    customer: person('Casper Wold', 17, '2 Osier Row, Ansel', 4, 45),
     title: 'Sorrel',
     model: 'Sorrel',
     wantedIn: 16,
@@ -104,7 +110,8 @@ export const ORDERS: readonly DemoOrder[] = [
     rods: [50, 52.5, 57, 54.5],
   },
   {
-    customer: person('Brooks School', 18, 'Brook Road, Wade', 12),
+    // Not while lessons are about to begin, nor after them.
+    customer: { ...person('Brooks School', 18, 'Brook Road, Wade', 12, 203), opens: 540, closes: 900 },
     title: 'Pimpernel for the garden',
     model: 'Pimpernel',
     wantedIn: 19,
@@ -112,7 +119,7 @@ export const ORDERS: readonly DemoOrder[] = [
     flock: { kind: 'layers', now: 3, later: 4 },
   },
   {
-    customer: person('Edda Marsh', 19, 'Long Acre, Nether Wade', 20),
+    customer: person('Edda Marsh', 19, 'Long Acre, Nether Wade', 20, 180),
     title: 'Teasel',
     model: 'Teasel',
     wantedIn: 6,
@@ -121,7 +128,7 @@ export const ORDERS: readonly DemoOrder[] = [
     rods: [50, 50.75, 51, 50.5],
   },
   {
-    customer: person('Ruben Sayle', 20, 'Heron Bank, Ansel Quay', 15),
+    customer: person('Ruben Sayle', 20, 'Heron Bank, Ansel Quay', 15, 113),
     title: 'Sorrel, no window',
     model: 'Sorrel',
     wantedIn: 2,
@@ -131,7 +138,7 @@ export const ORDERS: readonly DemoOrder[] = [
     rods: [50, 51, 51.5, 50.5],
   },
   {
-    customer: person('Isolde Crane', 21, '9 Tanner’s Yard, Ansel', 2),
+    customer: person('Isolde Crane', 21, '9 Tanner’s Yard, Ansel', 2, 45),
     title: 'Clover',
     model: 'Clover',
     wantedIn: -8,
@@ -140,7 +147,7 @@ export const ORDERS: readonly DemoOrder[] = [
     rods: [50, 50, 50, 50],
   },
   {
-    customer: person('Wade Commons', 24, 'The Green, Wade', 12),
+    customer: person('Wade Commons', 24, 'The Green, Wade', 12, 203),
     title: 'Two Teasel pens',
     model: 'Teasel',
     quantity: 2,
@@ -150,7 +157,7 @@ export const ORDERS: readonly DemoOrder[] = [
     rods: [50, 50.25, 51, 50.5],
   },
   {
-    customer: person('Briar Holm', 25, 'Kiln Cottage, Ansel', 5),
+    customer: person('Briar Holm', 25, 'Kiln Cottage, Ansel', 5, 45),
     title: 'Clover, built for stock',
     model: 'Clover',
     wantedIn: 14,
@@ -159,13 +166,13 @@ export const ORDERS: readonly DemoOrder[] = [
     rods: [50, 50.5, 50.5, 50],
   },
   {
-    customer: person('Fenwick Abbot', 22, 'Pound Farm, Wade', 13),
+    customer: person('Fenwick Abbot', 22, 'Pound Farm, Wade', 13, 203),
     title: 'House for a first flock',
     wantedIn: 40,
     upTo: 'new',
   },
   {
-    customer: person('Tamsin Oake', 23, 'Low Bridge, Ansel', 6),
+    customer: person('Tamsin Oake', 23, 'Low Bridge, Ansel', 6, 45),
     title: 'Spindle',
     model: 'Spindle',
     wantedIn: 45,

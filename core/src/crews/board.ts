@@ -246,7 +246,7 @@ export class Board {
     if (pin.after !== undefined) {
       const on = this.trips.open(op).find((t) => t.last.op.id === pin.after);
       const spot = on && this.trips.after(on.last, op, this.workOf(op, on.last.people.length));
-      if (spot && spot.end <= this.clock.count && this.clock.minuteOf(spot.start) === pin.start) return spot;
+      if (spot && spot.end <= this.clock.count) return spot;
     }
     const able = findAble(this.shop, this.able, op);
     const named = (pin.people ?? []).map((id) => this.shop.people.findIndex((p) => p.id === id)).filter((i) => i >= 0);

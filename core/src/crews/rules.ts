@@ -12,6 +12,8 @@ export interface CrewRules {
   readonly overtimeHour: number;
   /** Work that people of different crews do together. */
   readonly mixed: number;
+  /** An hour that somebody is on the way with a trailer. */
+  readonly driving: number;
   /** How long people stay over the shop's hours where they do. */
   readonly overtime: number;
   /** Chance of rain from which work in the rain waits, 0 to 1; coldest for coats and concrete, °F; windiest for panels, mph. */
@@ -27,6 +29,7 @@ export const CREW_RULES: CrewRules = {
   upset: 1500,
   overtimeHour: 4800,
   mixed: 400,
+  driving: 3000,
   overtime: 120,
   rain: 0.5,
   frost: 40,
@@ -39,4 +42,5 @@ export const pricesOf = (rules: CrewRules): ShopPrices => ({
   upset: rules.upset,
   overtime: rules.overtimeHour,
   mixed: rules.mixed,
+  driving: rules.driving,
 });

@@ -3,3 +3,4 @@ export * from './tripWindow.ts';
 export * from './findTravels.ts';
 export * from './planTrips.ts';
 export * from './trailers.ts';
+export * from './rounds.ts';

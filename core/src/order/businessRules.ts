@@ -91,6 +91,7 @@ const BOUNDS: Readonly<Record<string, readonly [number, number]>> = {
   'crews.upset': [0, 100_000],
   'crews.overtimeHour': [0, 50_000],
   'crews.mixed': [0, 100_000],
+  'crews.driving': [0, 50_000],
   'crews.overtime': [0, 240],
   'crews.rain': [0, 1],
   'crews.frost': [0, 70],

@@ -21,6 +21,10 @@ export interface Visit {
   readonly dry: Moment;
   readonly people: readonly string[];
   readonly trailer: string | null;
+  /** The delivery from whose site it goes on, on one trip. */
+  readonly after?: string;
+  /** Minutes of its ways, there and back, where those are not the block's own: it shares its trip. */
+  readonly ways?: readonly [number, number];
   readonly pieces: readonly Stretch[];
 }
 
@@ -152,6 +156,7 @@ export interface ProposalAnswer {
     readonly upset: number;
     readonly overtime: number;
     readonly mixed: number;
+    readonly driving: number;
     readonly total: number;
   };
   readonly bound: number;

@@ -7,6 +7,7 @@ import {
   IsArray,
   IsBoolean,
   IsIn,
+  IsInt,
   IsNumber,
   IsString,
   Max,
@@ -113,6 +114,18 @@ export class VisitDto {
   @ValidateIf((_, v) => v !== null)
   @Text('the trailer', 1, 20)
   trailer!: string | null;
+
+  @ApiPropertyOptional({ description: 'The delivery from whose site it goes on.' })
+  @Optional()
+  @Text('the delivery before', 1, 40)
+  after?: string;
+
+  @ApiPropertyOptional({ type: [Number], description: 'Minutes of its ways where it shares its trip.' })
+  @Optional()
+  @IsArray({ message: 'the ways must be a list' })
+  @ArrayMaxSize(2)
+  @IsInt({ each: true, message: 'a way must be a whole number of minutes' })
+  ways?: [number, number];
 
   @ApiProperty({ type: [StretchDto] })
   @IsArray({ message: 'the pieces must be a list' })

@@ -40,7 +40,13 @@ describe('the board of the demo', () => {
     expect(b.people.find((p) => p.name === 'Petra Lunn')).toMatchObject({
       crew: 'alder',
       skills: ['framing', 'paint', 'saw'],
-      away: [...Array(5).keys()].map((n) => ({ day: addDays(b.today, 9 + n), from: 0, to: 1440, note: 'holiday' })),
+      // From the Monday after the next seven days on.
+      away: [...Array(5).keys()].map((n) => ({
+        day: addDays(b.today, 7 + ((8 - weekday(b.today)) % 7) + n),
+        from: 0,
+        to: 1440,
+        note: 'holiday',
+      })),
     });
     expect(b.places.map((p) => p.name)).toEqual(['Saw', 'Bay 1', 'Bay 2', 'Bay 3', 'Bay 4']);
     const today = b.days.find((d) => d.day === b.today);
@@ -201,6 +207,44 @@ describe('an order on the board', () => {
   });
 });
 
+describe('loads whose sites lie on one round', () => {
+  it('are one trip on the board, told in the plan, and not two', async () => {
+    const b = await board();
+    expect(wrong(b)).toEqual([]);
+    const joined = b.operations.flatMap((o) => o.visits.flatMap((v) => (v.after === undefined ? [] : [{ o, v }])));
+    expect(joined.length).toBeGreaterThan(0);
+    for (const { o, v } of joined) {
+      const before = op(b, v.after ?? '').visits[0];
+      // It goes on where and when that one ends, with its people, and only the last drives home.
+      expect(before?.end).toEqual(v.start);
+      expect([before?.trailer, before?.people]).toEqual([v.trailer, v.people]);
+      expect(before?.ways?.[1]).toBe(0);
+      // Shorter than home from the one and out to the other.
+      expect(v.ways?.[0]).toBeLessThan(op(b, v.after ?? '').way + o.way);
+      // No farther than the mean of both ways out, to the next quarter of an hour.
+      expect(v.ways?.[0] as number).toBeLessThanOrEqual((op(b, v.after ?? '').way + o.way) / 2 + 15);
+    }
+  });
+  it('keep to the hours of their sites', async () => {
+    const b = await board();
+    const rows = (await app.db('customers').whereNotNull('opens').select('id', 'opens', 'closes')) as {
+      id: number;
+      opens: number;
+      closes: number;
+    }[];
+    expect(rows.length).toBeGreaterThan(0);
+    for (const { id, opens, closes } of rows) {
+      const mine = (await app.db('orders').where({ customer_id: id }).pluck('id')) as number[];
+      for (const o of b.operations.filter((x) => mine.includes(x.orderId) && !x.done && x.station === 'road'))
+        for (const v of o.visits) {
+          const [out, home] = v.ways ?? [o.way, o.way];
+          expect(v.start.minute + (out ?? 0)).toBeGreaterThanOrEqual(opens);
+          expect(v.end.minute - (home ?? 0)).toBeLessThanOrEqual(closes);
+        }
+    }
+  });
+});
+
 describe('a morning on which something came up', () => {
   const replan = async (body: object): Promise<ReplanAnswer> =>
     (await office.post('/api/board/replan').send(body).expect(200)).body as ReplanAnswer;
@@ -221,7 +265,9 @@ describe('a morning on which something came up', () => {
     expect(found.plans.length).toBeGreaterThanOrEqual(1);
     for (const p of found.plans) {
       expect(p.faults.filter((f) => f.kind !== 'unplanned')).toEqual([]);
-      expect(p.cost.total).toBe(p.cost.late + p.cost.bays + p.cost.upset + p.cost.overtime + p.cost.mixed);
+      expect(p.cost.total).toBe(
+        p.cost.late + p.cost.bays + p.cost.upset + p.cost.overtime + p.cost.mixed + p.cost.driving,
+      );
       expect(p.bound).toBeLessThanOrEqual(p.cost.total);
     }
     const calm = found.plans.find((p) => p.kind === 'least upset');

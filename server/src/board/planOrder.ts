@@ -60,5 +60,8 @@ export const planOrder = async (trx: Db, pool: Pool, orderId: number, from?: str
   const placed = new Set(plan.map((p) => p.operation));
   const missing = s.shop.operations.find((o) => o.order === id && !placed.has(o.id));
   if (missing) refuseFor(s, (await pool.run('findStuck', { shop, order: id })) ?? missing.id);
-  await savePlan(trx, { ...s, blocks: s.blocks.filter((b) => b.order_id === orderId) }, plan);
+  // What it goes on from does not go home any more; all else stays as it is.
+  const before = new Set(plan.flatMap((p) => p.after ?? []));
+  const blocks = s.blocks.filter((b) => b.order_id === orderId || before.has(b.id));
+  await savePlan(trx, { ...s, blocks }, found.plan);
 };

@@ -1,5 +1,5 @@
 import { dayMinute, operationsOf, pricesOf, SKILLS } from '@rubbet/core/crews';
-import type { CrewRules, Fixed, Operation, Person, Place, Shop, ShopOrder } from '@rubbet/core/crews';
+import type { CrewRules, Fixed, Hop, Operation, Person, Place, Shop, ShopOrder } from '@rubbet/core/crews';
 import { dayIn, minuteIn } from '@rubbet/core/order';
 import type { Business } from '@rubbet/core/order';
 import { addDays } from '@rubbet/core/days';
@@ -8,11 +8,13 @@ import { readBusiness } from '../business/readBusiness.ts';
 import { readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import { readTrailers } from '../fleet/fleet.service.ts';
-import { readCrewRules } from '../settings/readCrewRules.ts';
+import { readKeptBusinessRules } from '../settings/readKeptBusinessRules.ts';
 import { seededForecast } from '../weather/forecast.ts';
 import type { DayForecast } from '../weather/forecast.ts';
 import type { Moment, Visit } from './board.answers.ts';
 import { readMaterials } from './readMaterials.ts';
+import { agreedRounds, hopsOf, readTrips, withTrip } from './readTrips.ts';
+import type { OrderTrip } from './readTrips.ts';
 
 /** Calendar days that the plan looks ahead, counted from today; days for which finished work stays on the board. */
 export const AHEAD = 180;
@@ -75,6 +77,9 @@ export interface BoardState {
   readonly now: number;
   readonly business: Business;
   readonly rules: CrewRules;
+  /** Where orders go, and what of a trailer their loads take. */
+  readonly trips: ReadonlyMap<number, OrderTrip>;
+  readonly hops: readonly Hop[];
   readonly blocks: readonly Block[];
   readonly days: readonly DayRow[];
   readonly forecast: readonly DayForecast[];
@@ -186,8 +191,8 @@ export const readBoard = async (db: Db, at = new Date()): Promise<BoardState> =>
   const today = dayIn(business.timeZone, at);
   const now = minuteIn(business.timeZone, at);
   const since = addDays(today, -HISTORY);
-  const [rules, rows, records, days, trailers, materials, confirmed, deliveries] = await Promise.all([
-    readCrewRules(db),
+  const [all, rows, records, days, trailers, materials, confirmed, deliveries] = await Promise.all([
+    readKeptBusinessRules(db),
     db('crews').where({ active: true }).orderBy('seq').limit(MOST_ROWS) as Promise<Record<string, unknown>[]>,
     db('operations')
       .join('orders', 'orders.id', 'operations.order_id')
@@ -203,13 +208,19 @@ export const readBoard = async (db: Db, at = new Date()): Promise<BoardState> =>
     count(db, 'visit_items'),
     db('deliveries').where('day', '>=', today).limit(2000).select('order_id', 'day', 'arrives', 'trailer_id'),
   ]);
-  const people = await readPeople(db, business, rows, today);
+  const going = [...new Set(records.filter((r) => !r.done).map((r) => r.order_id))];
+  const [people, trips] = await Promise.all([
+    readPeople(db, business, rows, today),
+    readTrips(db, going, trailers, all),
+  ]);
   const forecast = seededForecast.days(today, since, HISTORY + AHEAD, business, business.timeZone);
   const state = {
     today,
     now,
     business,
-    rules,
+    rules: all.crews,
+    trips,
+    hops: hopsOf(trips, all),
     blocks: records.map(toBlock),
     days: days.map((d) => ({
       day: d.day as string,
@@ -288,6 +299,7 @@ const toShop = (s: Omit<BoardState, 'shop'>): Shop => {
   const operations: Operation[] = [];
   const pins: Fixed[] = [];
   const published: Fixed[] = [];
+  const there = new Set(s.blocks.filter((b) => !b.done).map((b) => b.id));
   for (const [id, blocks] of byOrder) {
     const open = blocks.filter((b) => !b.done);
     if (open.length === 0) continue;
@@ -303,6 +315,7 @@ const toShop = (s: Omit<BoardState, 'shop'>): Shop => {
       due: open[0]?.wanted_by ?? today,
       weight: rules.lateDay,
       ...(size ? { size } : {}),
+      ...(s.trips.get(id)?.window ? { window: s.trips.get(id)?.window as readonly [number, number] } : {}),
       ...(bay && open.some(inBay) ? { bay: placeOf.get(bay) as string } : {}),
     });
     const left = new Map(open.map((b) => [b.id, restOf(b, today, now)]));
@@ -324,7 +337,7 @@ const toShop = (s: Omit<BoardState, 'shop'>): Shop => {
         .filter((x) => x != null && x > today)
         .sort()
         .at(-1);
-      operations.push(from ? { ...o, from } : o);
+      operations.push(withTrip(from ? { ...o, from } : o, s.trips.get(id)));
     }
     for (const b of open)
       b.visits.forEach((v, k) => {
@@ -340,6 +353,7 @@ const toShop = (s: Omit<BoardState, 'shop'>): Shop => {
           people: v.people.flatMap((p) => nameOf.get(p) ?? []),
           ...(place === undefined ? {} : { place }),
           ...(v.trailer === null ? {} : { trailer: v.trailer }),
+          ...(v.after !== undefined && there.has(v.after) ? { after: v.after } : {}),
         };
         published.push(at);
         if (b.pinned && start >= now && k === 0) pins.push(at);
@@ -385,7 +399,8 @@ const toShop = (s: Omit<BoardState, 'shop'>): Shop => {
     }),
     orders,
     operations,
-    pins,
+    ...(s.hops.length === 0 ? {} : { hops: s.hops }),
+    pins: agreedRounds(s, operations, pins),
     published,
     prices: pricesOf(rules),
   };

@@ -223,6 +223,7 @@ export class Replan {
       this.orders.figures(order, order.accepted?.revisionId),
       readSpreads(this.db),
     ]);
+    const { opens, closes } = order.customer;
     const size = order.revision?.summary.room ?? order.revision?.summary.size;
     // What it has on the board already is not waited for by itself.
     const mine = String(orderId);
@@ -235,7 +236,13 @@ export class Replan {
     };
     const found: Promised = await this.pool.run('promiseDay', {
       shop,
-      order: { id: mine, due: order.wantedBy, weight: s.rules.lateDay, ...(size ? { size } : {}) },
+      order: {
+        id: mine,
+        due: order.wantedBy,
+        weight: s.rules.lateDay,
+        ...(size ? { size } : {}),
+        ...(opens !== null && closes !== null ? { window: [opens, closes] as const } : {}),
+      },
       operations: operationsOf(mine, figures.operations, { day: s.business.dayMinutes, rules: s.rules }),
       rules: { spread: spreads.bySkill, longer: { minutes: s.rules.overtime, days: LONGER_DAYS } },
     });

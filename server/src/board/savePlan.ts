@@ -10,13 +10,26 @@ const toMoment = (today: string, minute: number): Moment => ({
   minute: ((minute % DAY) + DAY) % DAY,
 });
 
+/** Minutes of a delivery's ways where it shares its trip: from the site before it, and home from the last alone. */
+const waysOf = (s: BoardState, plan: readonly Planned[], p: Planned): Pick<Visit, 'ways'> => {
+  const goesOn = plan.some((x) => x.after === p.operation);
+  if (p.after === undefined && !goesOn) return {};
+  const [out, home] = s.shop.operations.find((o) => o.id === p.operation)?.travel ?? [0, 0];
+  const from = plan.find((x) => x.operation === p.after)?.order ?? '';
+  const hop = s.hops.find((h) => h.between.includes(p.order) && h.between.includes(from))?.minutes ?? 0;
+  const upTo15 = (minutes: number): number => 15 * Math.ceil(minutes / 15 - 1e-9);
+  return { ways: [upTo15(p.after === undefined ? out : hop), goesOn ? 0 : upTo15(home)] };
+};
+
 /** A time of the plan as it is kept: days and hours, people by their keys. */
-export const toVisit = (s: Pick<BoardState, 'today' | 'people'>, p: Planned): Visit => ({
+export const toVisit = (s: BoardState, plan: readonly Planned[], p: Planned): Visit => ({
   start: toMoment(s.today, p.start),
   end: toMoment(s.today, p.end),
   dry: toMoment(s.today, p.dry),
   people: p.people.flatMap((id) => s.people.find((x) => x.id === id)?.key ?? []),
   trailer: p.trailer,
+  ...(p.after === undefined ? {} : { after: p.after }),
+  ...waysOf(s, plan, p),
   pieces: p.pieces.map(([from, to]): Stretch => {
     const at = toMoment(s.today, from);
     return { day: at.day, from: at.minute, to: at.minute + (to - from) };
@@ -53,7 +66,7 @@ export const savePlan = async (
   for (const b of s.blocks) {
     if (b.done) continue;
     const mine = (byBlock.get(b.id) ?? []).sort((x, y) => x.start - y.start);
-    let visits = mine.map((p) => toVisit(s, p));
+    let visits = mine.map((p) => toVisit(s, plan, p));
     // What was worked on before now is kept as it was.
     const [old, first] = [b.visits[0], visits[0]];
     if (old && first && daysBetween(s.today, old.start.day) * DAY + old.start.minute < s.now) {

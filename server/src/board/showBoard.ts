@@ -22,9 +22,14 @@ export const sayDay = (day: string, long = false): string =>
     .replace('Sept', 'Sep');
 
 /** Texts of the plan name blocks by their ids and days as the computer writes them; people read names and weekdays. */
-export const sayFault = (s: Pick<BoardState, 'blocks'>, text: string): string => {
+export const sayFault = (s: Pick<BoardState, 'blocks' | 'trailers'>, text: string): string => {
   const names = new Map(s.blocks.map((b) => [b.id, b.name]));
-  return text
+  return s.trailers
+    .reduce(
+      (t, { id, name }) =>
+        t.replaceAll(` go on ${id}`, ` go on the ${name}`).replace(`${id} is out with`, `The ${name} is out with`),
+      text,
+    )
     .replace(/(\d+)\/([\w-]+)(~\d+)?/g, (all, order: string, key: string) => {
       const name = names.get(`${order}/${key}`);
       return name === undefined ? all : `${order} ${name}`;
@@ -50,6 +55,7 @@ export const planOf = (s: BoardState): Planned[] =>
               place: s.places.find((p) => p.row === b.row)?.id ?? null,
               people: v.people.flatMap((key) => s.people.find((p) => p.key === key)?.id ?? []),
               trailer: v.trailer,
+              ...(v.after !== undefined && s.shop.operations.some((o) => o.id === v.after) ? { after: v.after } : {}),
               pieces: v.pieces.map((p) => [
                 momentOf(s.today, { day: p.day, minute: p.from }),
                 momentOf(s.today, { day: p.day, minute: p.to }),

@@ -45,6 +45,15 @@ export const Whole = (name: string, least: number, most: number, unit = ''): Pro
     Max(most, { message: `${name} must be ${most}${unit ? ` ${unit}` : ''} or ${unit ? 'less' : 'fewer'}` }),
   );
 
+/** A whole number that may be left out, or taken away by null. */
+export const OrNone =
+  (name: string, least: number, most: number, unit: string): PropertyDecorator =>
+  (target, key) => {
+    ApiPropertyOptional({ type: Number, nullable: true, description: unit })(target, key);
+    ValidateIf((_, value) => value !== undefined && value !== null)(target, key);
+    Whole(name, least, most, unit)(target, key);
+  };
+
 /** Longest thing that the rack holds or the yard sells, inches: a roll. */
 const LONGEST = 6000;
 

@@ -8,6 +8,11 @@ export interface Customer {
   readonly email: string;
   readonly address: string;
   readonly miles: number;
+  /** Which way it lies from the shop, degrees from north over east. */
+  readonly bearing: number | null;
+  /** From when to when work may be done there, minutes after midnight; at any hour where there is none. */
+  readonly opens: number | null;
+  readonly closes: number | null;
   readonly version: number;
 }
 
@@ -17,6 +22,11 @@ export interface Site {
   readonly name: string;
   readonly address: string;
   readonly miles: number;
+  /** Which way it lies from the shop, degrees from north over east. */
+  readonly bearing: number | null;
+  /** From when to when work may be done there, minutes after midnight; at any hour where there is none. */
+  readonly opens: number | null;
+  readonly closes: number | null;
   readonly notes: string;
   readonly version: number;
 }

@@ -1,6 +1,6 @@
 import { ApiProperty, ApiPropertyOptional, PartialType } from '@nestjs/swagger';
 import { IsEmail, MaxLength, ValidateIf } from 'class-validator';
-import { Optional, Text, Version, Whole } from '../common/inputs.ts';
+import { Optional, OrNone, Text, Version, Whole } from '../common/inputs.ts';
 
 export class CustomerDto {
   @ApiProperty()
@@ -28,6 +28,15 @@ export class CustomerDto {
   @Whole('the distance', 0, 500, 'miles')
   miles?: number;
 
+  @OrNone('the way it lies', 0, 359, 'degrees')
+  bearing?: number | null;
+
+  @OrNone('the hour from which work may be done there', 0, 1440, 'minutes')
+  opens?: number | null;
+
+  @OrNone('the hour until which work may be done there', 0, 1440, 'minutes')
+  closes?: number | null;
+
   @ApiPropertyOptional()
   @Optional()
   @Text('the notes', 0, 4000)
@@ -49,6 +58,15 @@ export class SiteDto {
   @Optional()
   @Whole('the distance', 0, 500, 'miles')
   miles?: number;
+
+  @OrNone('the way it lies', 0, 359, 'degrees')
+  bearing?: number | null;
+
+  @OrNone('the hour from which work may be done there', 0, 1440, 'minutes')
+  opens?: number | null;
+
+  @OrNone('the hour until which work may be done there', 0, 1440, 'minutes')
+  closes?: number | null;
 
   @ApiPropertyOptional()
   @Optional()

@@ -1,4 +1,4 @@
-import { Inject, Injectable, NotFoundException } from '@nestjs/common';
+import { BadRequestException, Inject, Injectable, NotFoundException } from '@nestjs/common';
 import { changesOf, noteDeed } from '../database/audit.ts';
 import { DB } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
@@ -10,7 +10,16 @@ import type { CustomerChangeDto, CustomerDto, SiteChangeDto, SiteDto } from './c
 
 /** Most customers that a search lists, and orders or sites of one. */
 const MOST = 200;
-const COLUMNS = ['id', 'name', 'phone', 'email', 'address', 'miles', 'version'] as const;
+const COLUMNS = ['id', 'name', 'phone', 'email', 'address', 'miles', 'bearing', 'opens', 'closes', 'version'] as const;
+
+/** The hours of a site are both or none, the earlier first. */
+const checkHours = ({ opens = null, closes = null }: Pick<CustomerDto, 'opens' | 'closes'>): void => {
+  if ((opens === null) !== (closes === null) || (opens !== null && closes !== null && opens >= closes))
+    throw new BadRequestException({
+      code: 'invalid',
+      message: 'Say from when until when work may be done there, the earlier hour first, or neither.',
+    });
+};
 
 /** The book of customers. */
 @Injectable()
@@ -42,7 +51,17 @@ export class Customers {
         .where({ customer_id: id })
         .orderBy('name')
         .limit(MOST)
-        .select('id', 'name', 'address', 'miles', 'notes', 'version') as unknown as Promise<Site[]>,
+        .select(
+          'id',
+          'name',
+          'address',
+          'miles',
+          'bearing',
+          'opens',
+          'closes',
+          'notes',
+          'version',
+        ) as unknown as Promise<Site[]>,
       db('orders')
         .leftJoin('sites', 'sites.id', 'orders.site_id')
         .where({ 'orders.customer_id': id })
@@ -61,6 +80,7 @@ export class Customers {
   }
 
   addSite(id: number, body: SiteDto, me: User): Promise<CustomerDetail> {
+    checkHours(body);
     return transact(this.db, async (trx) => {
       await this.find(id, trx);
       const [site] = (await trx('sites').insert({ ...body, customer_id: id, notes: body.notes ?? '' })) as [number];
@@ -74,6 +94,7 @@ export class Customers {
     return transact(this.db, async (trx) => {
       const before = (await trx('sites').where({ id: siteId, customer_id: id }).first()) as Site | undefined;
       if (!before) throw new NotFoundException({ code: 'not-found', message: 'This customer has no such site.' });
+      checkHours({ ...before, ...change });
       await updateVersioned(trx, 'sites', siteId, version, change);
       const after = (await trx('sites').where({ id: siteId }).first()) as Site;
       await noteDeed(trx, me, { action: 'change', entity: 'site', id: siteId, detail: changesOf(before, after) });
@@ -90,6 +111,7 @@ export class Customers {
   }
 
   create(body: CustomerDto, me: User): Promise<Customer> {
+    checkHours(body);
     return transact(this.db, async (trx) => {
       const [id] = (await trx('customers').insert({ ...body })) as [number];
       await noteDeed(trx, me, { action: 'create', entity: 'customer', id, detail: body });
@@ -100,6 +122,7 @@ export class Customers {
   change(id: number, { version, ...change }: CustomerChangeDto, me: User): Promise<Customer> {
     return transact(this.db, async (trx) => {
       const before = await this.show(id, trx);
+      checkHours({ ...before, ...change });
       await updateVersioned(trx, 'customers', id, version, change);
       await noteDeed(trx, me, {
         action: 'change',

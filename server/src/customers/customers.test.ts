@@ -21,6 +21,9 @@ describe('the book of customers', () => {
       email: '',
       address: '',
       miles: 7,
+      bearing: null,
+      opens: null,
+      closes: null,
       version: 1,
     });
     const { body } = await office.get('/api/customers?search=tall').expect(200);
@@ -32,6 +35,31 @@ describe('the book of customers', () => {
     const { body } = await office.patch(`/api/customers/${made.id}`).send({ version: 1, phone: '1' }).expect(409);
     expect(body).toMatchObject({ code: 'stale', yours: 1, theirs: 2, current: { phone: '555-0199' } });
     expect(Object.keys(body.current).filter((k) => k.includes('_'))).toEqual([]);
+  });
+  it('knows which way a site lies and when work may be done there, both hours or neither', async () => {
+    const { body: made } = await office
+      .post('/api/customers')
+      .send({ name: 'Odo Finch', miles: 12, bearing: 203, opens: 540, closes: 900 })
+      .expect(201);
+    expect(made).toMatchObject({ bearing: 203, opens: 540, closes: 900 });
+    const change = (body: object) => office.patch(`/api/customers/${made.id}`).send(body);
+    const refused = await change({ version: 1, closes: null });
+    expect([refused.status, refused.body.message]).toEqual([
+      400,
+      'Say from when until when work may be done there, the earlier hour first, or neither.',
+    ]);
+    expect((await change({ version: 1, opens: 960 })).status).toBe(400);
+    expect((await change({ version: 1, bearing: 400 })).body.message).toMatch(
+      /the way it lies must be 359 degrees or less/i,
+    );
+    const { body } = await change({ version: 1, opens: null, closes: null, bearing: null }).expect(200);
+    expect(body).toMatchObject({ bearing: null, opens: null, closes: null, version: 2 });
+    const { body: sited } = await office
+      .post(`/api/customers/${made.id}/sites`)
+      .send({ name: 'The orchard', miles: 4, bearing: 90, opens: 480, closes: 720 })
+      .expect(201);
+    expect(sited.sites[0]).toMatchObject({ bearing: 90, opens: 480, closes: 720 });
+    await office.post(`/api/customers/${made.id}/sites`).send({ name: 'The barn', opens: 480 }).expect(400);
   });
   it('notes both in the book of deeds', async () => {
     const { body } = await office.post('/api/customers').send({ name: 'Ida Lark' }).expect(201);

@@ -183,7 +183,8 @@ export class Feeds {
     const arrives = agreed ? Number(agreed.arrives.slice(0, 2)) * 60 + Number(agreed.arrives.slice(3)) : 0;
     const trip = site.find((b) => b.op === 'deliver');
     // The day that was agreed on is theirs, whatever the board says; how long it takes, as far as that is planned.
-    const visit = trip?.visits[0]?.pieces.find((p) => p.day === agreed?.day);
+    const there = trip?.visits[0];
+    const visit = there?.pieces.find((p) => p.day === agreed?.day);
     const list = [
       ...(agreed
         ? [
@@ -191,7 +192,7 @@ export class Feeds {
               'deliver',
               agreed.day,
               arrives,
-              visit ? visit.to - (trip?.way ?? 0) : arrives + HOUR,
+              visit ? visit.to - (there?.ways?.[1] ?? trip?.way ?? 0) : arrives + HOUR,
               trip?.version ?? 1,
             ),
           ]

@@ -72,6 +72,9 @@ export interface Order {
     readonly name: string;
     readonly address: string;
     readonly miles: number;
+    readonly bearing: number | null;
+    readonly opens: number | null;
+    readonly closes: number | null;
     readonly notes: string;
   } | null;
   readonly flock: Flock | null;

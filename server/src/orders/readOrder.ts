@@ -51,10 +51,23 @@ export const readOrder = async (db: Db, id: number, pads: PadRules): Promise<Ord
   const [customer, site, revision, revisions, survey, delivery, visited, work, model] = await Promise.all([
     db('customers')
       .where({ id: o.customer_id })
-      .first('id', 'name', 'phone', 'email', 'address', 'miles', 'version') as unknown as Promise<Customer>,
+      .first(
+        'id',
+        'name',
+        'phone',
+        'email',
+        'address',
+        'miles',
+        'bearing',
+        'opens',
+        'closes',
+        'version',
+      ) as unknown as Promise<Customer>,
     db('sites')
       .where({ id: o.site_id ?? 0 })
-      .first('id', 'name', 'address', 'miles', 'notes') as unknown as Promise<Order['site'] | undefined>,
+      .first('id', 'name', 'address', 'miles', 'bearing', 'opens', 'closes', 'notes') as unknown as Promise<
+      Order['site'] | undefined
+    >,
     readRevision(db, o.revision_id),
     db('spec_revisions')
       .where({ order_id: id })
@@ -86,7 +99,16 @@ export const readOrder = async (db: Db, id: number, pads: PadRules): Promise<Ord
     terms: o.terms ? readJson<QuoteTerms>(o.terms) : NO_TERMS,
     quotedAt: o.quoted_at,
     // Where it goes decides the way, whoever it is for.
-    customer: site ? { ...customer, address: site.address, miles: site.miles } : customer,
+    customer: site
+      ? {
+          ...customer,
+          address: site.address,
+          miles: site.miles,
+          bearing: site.bearing,
+          opens: site.opens,
+          closes: site.closes,
+        }
+      : customer,
     site: site ?? null,
     flock: o.flock ? readJson<Flock>(o.flock) : null,
     model,

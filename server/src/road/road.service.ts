@@ -8,6 +8,7 @@ import type { User } from '../auth/auth.answers.ts';
 import { shopToday } from '../business/readBusiness.ts';
 import { planOrder } from '../board/planOrder.ts';
 import { AHEAD } from '../board/readBoard.ts';
+import { ABOUT, holdsBoth, hopOf, readTrips } from '../board/readTrips.ts';
 import { noteDeed } from '../database/audit.ts';
 import { DB, readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
@@ -51,12 +52,14 @@ export class Road {
   private windowOf(
     rules: BusinessRules,
     o: { arrives: string; miles: number; quantity: number; summary: Pick<OrderSummary, 'siteMinutes'> | null },
-  ): TripWindow {
-    return tripWindow(o.arrives, {
+  ): TripWindow & { readonly arrives: number; readonly drive: number } {
+    const drive = Math.round(driveMinutes(o.miles, rules.labour));
+    const away = tripWindow(o.arrives, {
       load: rules.labour.load,
-      drive: Math.round(driveMinutes(o.miles, rules.labour)),
+      drive,
       site: Math.round(((o.summary?.siteMinutes ?? 60) * o.quantity) / 2),
     });
+    return { ...away, drive, arrives: away.from + rules.labour.load + drive };
   }
 
   /** Refuses a trailer that is away for another order at the time. */
@@ -85,15 +88,27 @@ export class Road {
       quantity: order.quantity,
       summary: order.revision?.summary ?? null,
     });
+    const all = [order.id, ...others.map((o) => o.id as number)];
+    const trips = await readTrips(trx, all, await readTrailers(trx), rules);
     for (const o of others) {
       const theirs = this.windowOf(rules, { ...o, summary: o.summary ? readJson(o.summary) : null } as Parameters<
         Road['windowOf']
       >[1]);
-      if (tripsOverlap(mine, theirs))
-        throw new ConflictException({
-          code: 'trailer-taken',
-          message: `That trailer is away from ${clockOf(theirs.from)} to ${clockOf(theirs.to)} for order ${o.id}, ${o.title}; this trip takes it from ${clockOf(mine.from)} to ${clockOf(mine.to)}. Choose another time, day or trailer.`,
-        });
+      if (!tripsOverlap(mine, theirs)) continue;
+      const [a, b] = [trips.get(order.id), trips.get(o.id as number)];
+      const hop = hopOf(a, b, rules);
+      const together = a && b && hop !== undefined && holdsBoth(a, b, body.trailerId);
+      // Brought on one round, one after the other.
+      const after = [theirs, mine].map((w) => w.to - w.drive + (hop ?? 0)) as [number, number];
+      const at = [mine, theirs].map((w) => w.arrives) as [number, number];
+      if (together && after.some((n, k) => Math.abs(n - (at[k] as number)) <= ABOUT)) continue;
+      const round = together
+        ? ` Both lie on one round and go on it together: at ${clockOf(15 * Math.ceil(after[0] / 15))} one trip brings both.`
+        : '';
+      throw new ConflictException({
+        code: 'trailer-taken',
+        message: `That trailer is away from ${clockOf(theirs.from)} to ${clockOf(theirs.to)} for order ${o.id}, ${o.title}; this trip takes it from ${clockOf(mine.from)} to ${clockOf(mine.to)}. Choose another time, day or trailer.${round}`,
+      });
     }
   }
 

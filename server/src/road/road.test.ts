@@ -45,6 +45,21 @@ describe('a delivery day', () => {
     expect((await set(id, { arrives: '10:00' })).body.delivery).toMatchObject({ arrives: '10:00', version: 2 });
     expect((await set(id, { arrives: '11:00', version: 1 })).status).toBe(409);
   });
+  it('goes on one trip with another whose site lies on the same round, at about the hour that the round comes by', async () => {
+    const [a, b] = [await app.byTitle('Teasel'), await app.byTitle('Yarrow')];
+    const day = '2035-02-06';
+    expect((await set(a, { day, arrives: '09:30' })).status).toBe(200);
+    const early = await set(b, { day, arrives: '09:30' });
+    expect(early.body.code).toBe('trailer-taken');
+    const at = /go on it together: at (\d\d:\d\d) one trip brings both/.exec(early.body.message as string)?.[1];
+    expect(at && at > '09:45').toBe(true);
+    expect((await set(b, { day, arrives: at })).body.delivery).toMatchObject({ day, arrives: at, trailerId: 'tilt' });
+    // Where nobody said which way it lies, it is a trip of its own.
+    const { customer_id: who } = await app.db('orders').where({ id: b }).first('customer_id');
+    await app.db('customers').where({ id: who }).update({ bearing: null });
+    expect((await set(b, { day, arrives: at, notes: 'x' })).body.message).not.toMatch(/one trip brings both/);
+    await app.db('customers').where({ id: who }).update({ bearing: 180 });
+  });
   it('takes a trailer for the whole trip: no other order has it for a minute of that', async () => {
     const [a, b] = [await app.byTitle('Clover'), await app.byTitle('Hawthorn')];
     const day = '2035-02-05';

@@ -196,12 +196,24 @@ export interface components {
       readonly name: string;
       readonly address?: string;
       readonly miles?: number;
+      /** @description degrees */
+      readonly bearing?: number | null;
+      /** @description minutes */
+      readonly opens?: number | null;
+      /** @description minutes */
+      readonly closes?: number | null;
       readonly notes?: string;
     };
     readonly SiteChangeDto: {
       readonly name?: string;
       readonly address?: string;
       readonly miles?: number;
+      /** @description degrees */
+      readonly bearing?: number | null;
+      /** @description minutes */
+      readonly opens?: number | null;
+      /** @description minutes */
+      readonly closes?: number | null;
       readonly notes?: string;
       /** @description The version that the change was made on, 0 where there was none. */
       readonly version: number;
@@ -212,6 +224,12 @@ export interface components {
       readonly email?: string;
       readonly address?: string;
       readonly miles?: number;
+      /** @description degrees */
+      readonly bearing?: number | null;
+      /** @description minutes */
+      readonly opens?: number | null;
+      /** @description minutes */
+      readonly closes?: number | null;
       readonly notes?: string;
     };
     readonly CustomerChangeDto: {
@@ -220,6 +238,12 @@ export interface components {
       readonly email?: string;
       readonly address?: string;
       readonly miles?: number;
+      /** @description degrees */
+      readonly bearing?: number | null;
+      /** @description minutes */
+      readonly opens?: number | null;
+      /** @description minutes */
+      readonly closes?: number | null;
       readonly notes?: string;
       /** @description The version that the change was made on, 0 where there was none. */
       readonly version: number;
@@ -409,6 +433,10 @@ export interface components {
       readonly dry: components['schemas']['MomentDto'];
       readonly people: readonly string[];
       readonly trailer: string | null;
+      /** @description The delivery from whose site it goes on. */
+      readonly after?: string;
+      /** @description Minutes of its ways where it shares its trip. */
+      readonly ways?: readonly number[];
       readonly pieces: readonly components['schemas']['StretchDto'][];
     };
     readonly PlacedDto: {
@@ -1114,6 +1142,11 @@ export interface components {
       readonly email: string;
       readonly address: string;
       readonly miles: number;
+      /** @description Which way it lies from the shop, degrees from north over east. */
+      readonly bearing: number | null;
+      /** @description From when to when work may be done there, minutes after midnight; at any hour where there is none. */
+      readonly opens: number | null;
+      readonly closes: number | null;
       readonly version: number;
     };
     /** @description A customer with all that belongs to them; the newest orders first. */
@@ -1124,6 +1157,11 @@ export interface components {
       readonly email: string;
       readonly address: string;
       readonly miles: number;
+      /** @description Which way it lies from the shop, degrees from north over east. */
+      readonly bearing: number | null;
+      /** @description From when to when work may be done there, minutes after midnight; at any hour where there is none. */
+      readonly opens: number | null;
+      readonly closes: number | null;
       readonly version: number;
       readonly notes: string;
       readonly sites: readonly components['schemas']['Site'][];
@@ -1519,6 +1557,9 @@ export interface components {
         readonly name: string;
         readonly address: string;
         readonly miles: number;
+        readonly bearing: number | null;
+        readonly opens: number | null;
+        readonly closes: number | null;
         readonly notes: string;
       } | null;
       readonly flock: components['schemas']['Flock'] | null;
@@ -1703,6 +1744,7 @@ export interface components {
         readonly upset: number;
         readonly overtime: number;
         readonly mixed: number;
+        readonly driving: number;
         readonly total: number;
       };
       readonly bound: number;
@@ -1936,6 +1978,11 @@ export interface components {
       readonly name: string;
       readonly address: string;
       readonly miles: number;
+      /** @description Which way it lies from the shop, degrees from north over east. */
+      readonly bearing: number | null;
+      /** @description From when to when work may be done there, minutes after midnight; at any hour where there is none. */
+      readonly opens: number | null;
+      readonly closes: number | null;
       readonly notes: string;
       readonly version: number;
     };
@@ -2129,6 +2176,10 @@ export interface components {
       readonly dry: components['schemas']['Moment'];
       readonly people: readonly string[];
       readonly trailer: string | null;
+      /** @description The delivery from whose site it goes on, on one trip. */
+      readonly after?: string;
+      /** @description Minutes of its ways, there and back, where those are not the block's own: it shares its trip. */
+      readonly ways?: readonly number[];
       readonly pieces: readonly components['schemas']['Stretch'][];
     };
     /** @description What a customer sees behind their link. */

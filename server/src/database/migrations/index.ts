@@ -8,6 +8,7 @@ import * as bench from './006-bench.ts';
 import * as saw from './007-saw.ts';
 import * as rolls from './008-rolls.ts';
 import * as crewPlan from './009-crew-plan.ts';
+import * as rounds from './010-rounds.ts';
 
 /** Every migration by name, oldest first. */
 export const migrations: Readonly<Record<string, Knex.Migration>> = {
@@ -20,6 +21,7 @@ export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '007-saw': saw,
   '008-rolls': rolls,
   '009-crew-plan': crewPlan,
+  '010-rounds': rounds,
 };
 
 /** Name of the newest migration that this version knows. */

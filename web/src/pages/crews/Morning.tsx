@@ -287,12 +287,17 @@ const PlanFigures = ({ plan }: { readonly plan: ReplanData['plans'][number] }) =
   const show = useShow();
   const parts = [
     ['late', plan.cost.late, plan.lateOrders === 0 ? 'nothing late' : `${plan.lateDays} days late`],
-    ['moved', plan.cost.upset, `${plan.shifts.length === 1 ? 'a block' : `${plan.shifts.length} blocks`} at another time or by others`],
+    [
+      'moved',
+      plan.cost.upset,
+      `${plan.shifts.length === 1 ? 'a block' : `${plan.shifts.length} blocks`} at another time or by others`,
+    ],
     ['overtime', plan.cost.overtime, plan.overtimeMinutes === 0 ? 'none' : printMinutes(plan.overtimeMinutes)],
     ['bays', plan.cost.bays, 'days in the bays'],
+    ['road', plan.cost.driving, 'out and home'],
   ] as const;
   return (
-    <Box display="grid" gridTemplateColumns="repeat(4, 1fr)" gap={2} mb={2}>
+    <Box display="grid" gridTemplateColumns="repeat(5, 1fr)" gap={2} mb={2}>
       {parts.map(([name, cents, words]) => (
         <Box key={name} borderTop="1px solid" borderColor="rule" pt={1}>
           <Box className="cond" fontSize="18px">

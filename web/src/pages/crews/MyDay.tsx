@@ -105,6 +105,7 @@ export const MyDay = () => {
               {s.withWhom.length > 0 ? `, with ${s.withWhom.join(' and ')}` : ', alone'}
             </Box>
             {s.bring.length > 0 && <Soft>Bring: {s.bring.join(', ')}.</Soft>}
+            {s.round !== '' && <Box>{s.round.charAt(0).toUpperCase() + s.round.slice(1)}.</Box>}
             {order?.delivery && s.op.station === 'road' && (
               <Box>
                 <Soft>The customer expects it on {shortDay(order.delivery)}.</Soft>

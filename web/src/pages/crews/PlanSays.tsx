@@ -6,6 +6,7 @@ import { Button, QuietButton } from '../../parts/Button.tsx';
 import { Heading, Soft } from '../../parts/Text.tsx';
 import { waitsOf } from './BarTile.tsx';
 import { clock } from './clock.ts';
+import { roundWords } from './planWords.ts';
 
 /** Where every block of a move stood before it. */
 export type Before = MoveData['before'];
@@ -93,6 +94,7 @@ export const PlanSays = ({
               </span>
               : {v.people.map((p) => nameOf.get(p) ?? p).join(', ') || 'nobody named'}
               {v.trailer === null ? '' : `, ${data.trailers.find((t) => t.id === v.trailer)?.name ?? v.trailer}`}
+              {roundWords(data, held, v) === '' ? '' : `; ${roundWords(data, held, v)}`}
             </Box>
           ))}
           {held.visits.length === 0 && <Soft>It has no place on the board yet.</Soft>}

@@ -116,6 +116,22 @@ describe('the rows of the board', () => {
       ['work', 120],
       ['way', 60],
     ]);
+    // On a trip with others it goes on from another site, and not home.
+    const shared = boardOf({
+      operations: [
+        blockOf('7/deliver', {
+          station: 'road',
+          place: null,
+          way: 60,
+          visits: [visitOf('2026-05-07', 480, 600, ['3'], { after: '8/deliver', ways: [15, 0] })],
+        }),
+      ],
+    });
+    const [trip] = layBoard(shared, makeAxis(shared, 'two weeks', 0), 'the shop').filter((r) => r.kind === 'out');
+    expect(trip?.bars.map((b) => [b.kind, Math.round(4800 * (b.to - b.from))])).toEqual([
+      ['way', 15],
+      ['work', 105],
+    ]);
     // What a crew does is drawn as work alone.
     expect(rows[3]?.bars.map((b) => b.kind)).toEqual(['work', 'work']);
   });

@@ -118,10 +118,11 @@ const barsOf = (axis: Axis, op: BoardOperation, visit: Visit, k: number, dry: bo
     from,
     to,
   });
+  const [outward = 0, home = 0] = visit.ways ?? [op.way, op.way];
   const out = visit.pieces.flatMap((p, n) => {
-    const there = op.way > 0 && n === 0 ? p.from + op.way : p.from;
-    const back = op.way > 0 && n === visit.pieces.length - 1 ? p.to - op.way : p.to;
-    if (op.way === 0 || there >= back) return [of('work', n, axis.at(p.day, p.from), axis.at(p.day, p.to))];
+    const there = n === 0 ? p.from + outward : p.from;
+    const back = n === visit.pieces.length - 1 ? p.to - home : p.to;
+    if (outward + home === 0 || there >= back) return [of('work', n, axis.at(p.day, p.from), axis.at(p.day, p.to))];
     return [
       of('way', 2 * n, axis.at(p.day, p.from), axis.at(p.day, there)),
       of('work', n, axis.at(p.day, there), axis.at(p.day, back)),

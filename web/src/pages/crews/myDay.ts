@@ -1,4 +1,5 @@
 import type { BoardData, BoardOperation } from '../../data/types.ts';
+import { roundWords } from './planWords.ts';
 
 type Visit = BoardOperation['visits'][number];
 
@@ -12,6 +13,8 @@ export interface Stint {
   readonly withWhom: readonly string[];
   /** What is brought along. */
   readonly bring: readonly string[];
+  /** With which other load it is one trip. */
+  readonly round: string;
 }
 
 const OUTSIDE: Readonly<Record<string, string>> = { yard: 'Yard', road: 'Road and site', site: 'Site' };
@@ -41,6 +44,7 @@ export const dayOfPerson = (data: BoardData, key: string, day: string): Stint[] 
                 place: data.places.find((x) => x.id === op.place)?.name ?? OUTSIDE[op.station] ?? '',
                 withWhom: visit.people.filter((k) => k !== key).map((k) => name.get(k) ?? k),
                 bring: bringOf(data, op, visit),
+                round: roundWords(data, op, visit),
               }))
           : [],
       ),

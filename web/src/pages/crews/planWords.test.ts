@@ -1,9 +1,10 @@
-import { planWords } from './planWords.ts';
+import { blockOf, boardOf, visitOf } from '../../testing/board.ts';
+import { planWords, roundWords } from './planWords.ts';
 
 type Plan = Parameters<typeof planWords>[0];
 const plan = (more: Partial<Plan> = {}): Plan => ({
   kind: 'least upset',
-  cost: { late: 0, bays: 0, upset: 0, overtime: 0, mixed: 0, total: 0 },
+  cost: { late: 0, bays: 0, upset: 0, overtime: 0, mixed: 0, driving: 0, total: 0 },
   bound: 0,
   lateDays: 2,
   lateOrders: 1,
@@ -20,6 +21,27 @@ const order = (orderId: number, before: string | null, after: string | null, lat
   title: 'Sorrel',
   before: before === null ? null : { day: before, late: 0 },
   after: after === null ? null : { day: after, late },
+});
+
+describe('loads that are one trip', () => {
+  it('say from where they come and where they go on to', () => {
+    const [first, second, third] = [
+      blockOf('7/deliver', { visits: [visitOf('2026-05-06', 480, 600)] }),
+      blockOf('8/deliver', { visits: [visitOf('2026-05-06', 600, 700, ['1'], { after: '7/deliver', ways: [15, 0] })] }),
+      blockOf('9/deliver', {
+        visits: [visitOf('2026-05-06', 700, 840, ['1'], { after: '8/deliver', ways: [15, 60] })],
+      }),
+    ];
+    const alone = blockOf('10/deliver', { visits: [visitOf('2026-05-07', 480, 600)] });
+    const data = boardOf({ operations: [first, second, third, alone] });
+    const words = [first, second, third, alone].map((o) => roundWords(data, o, o.visits[0] as never));
+    expect(words).toEqual([
+      'one trip: then on to 8; both are loaded at the shop',
+      'one trip: straight on from 7, then on to 9; all are loaded at the shop',
+      'one trip: straight on from 8; both are loaded at the shop',
+      '',
+    ]);
+  });
 });
 
 describe('what a plan does, in words', () => {

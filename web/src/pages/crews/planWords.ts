@@ -1,9 +1,21 @@
 import { printMinutes } from '@rubbet/core/measure';
 import { shortDay } from '../../data/days.ts';
-import type { ReplanData } from '../../data/types.ts';
+import type { BoardData, BoardOperation, ReplanData } from '../../data/types.ts';
 
 type Plan = ReplanData['plans'][number];
 const days = (n: number): string => (n === 1 ? 'a day' : `${n} days`);
+
+/** With which other load a visit is one trip: `; on one trip, from 1042 on`. Nothing where it is a trip of its own. */
+export const roundWords = (data: BoardData, op: BoardOperation, visit: BoardOperation['visits'][number]): string => {
+  const before = data.operations.find((o) => o.id === visit.after);
+  const next = data.operations.find((o) => o.visits.some((v) => v.after === op.id));
+  if (!before && !next) return '';
+  const parts = [
+    ...(before ? [`straight on from ${before.orderId}`] : []),
+    ...(next ? [`then on to ${next.orderId}`] : []),
+  ];
+  return `one trip: ${parts.join(', ')}; ${parts.length > 1 ? 'all' : 'both'} are loaded at the shop`;
+};
 
 /** What a plan does to each order and to people, in sentences. */
 export const planWords = (plan: Plan, asItIs: Pick<ReplanData['asItIs'], 'lateDays'>): string[] => {

@@ -13,6 +13,7 @@ import { useNotice } from '../../parts/Notice.tsx';
 import { MiniTape } from '../../parts/MiniTape.tsx';
 import { Heading, Soft, Title } from '../../parts/Text.tsx';
 import { CustomerSheet } from './CustomerSheet.tsx';
+import { siteWords } from './siteWay.ts';
 
 /** A customer with all that belongs to them: how to reach them, notes, sites, orders. */
 export const CustomerPage = () => {
@@ -38,7 +39,7 @@ export const CustomerPage = () => {
         {data.phone !== '' && <a href={`tel:${data.phone}`}>{data.phone}</a>}
         {data.email !== '' && <a href={`mailto:${data.email}`}>{data.email}</a>}
         <span>{data.address}</span>
-        <Soft>{show.distance(data.miles)} from the shop</Soft>
+        <Soft>{siteWords(show.distance(data.miles), data)}</Soft>
       </Box>
       {data.notes !== '' && (
         <Box bg="sheet" borderLeft="5px solid" borderColor="tape" px={4} py={2} mb={5} whiteSpace="pre-wrap">
@@ -101,7 +102,7 @@ export const CustomerPage = () => {
                 <span className="cond">{s.name}</span>
                 <Box>{s.address}</Box>
                 <Soft>
-                  {show.distance(s.miles)}
+                  {siteWords(show.distance(s.miles), s)}
                   {s.notes === '' ? '' : `. ${s.notes}`}
                 </Soft>
               </Box>

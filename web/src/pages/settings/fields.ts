@@ -194,6 +194,7 @@ export const FIELDS: readonly SettingField[] = [
   crews('crews.overtimeHour', 'Overtime', 'money', 'an hour', 'For one person.'),
   crews('crews.overtime', 'Overtime, at most', 'plain', 'min', 'On a day on which people stay longer.'),
   crews('crews.mixed', 'Crews mixed', 'money', 'a block', 'People of two crews at one piece of work.'),
+  crews('crews.driving', 'On the road', 'money', 'an hour', 'For one person on the way with a trailer.'),
   crews('crews.rain', 'Rain stops work from', 'share', 'chance', 'Raising and roofing outside, coats on site.'),
   crews(
     'crews.frost',
