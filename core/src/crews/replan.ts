@@ -119,8 +119,12 @@ export const proposePlans = (
     'seconds' in search ? { seconds: search.seconds / 2 } : { rounds: Math.ceil(search.rounds / 2) };
   const stands = (plan: CrewPlan): string =>
     plan.plan.map((p) => [p.operation, p.start, p.place, p.people.join()].join()).join(';');
+  /** What people have to put up with: days late, days moved, hours over. What is saved besides is no reason to move anybody. */
+  const borne = ({ cost }: CrewPlan): number => cost.late + cost.upset + cost.overtime;
   const propose = (kind: ProposalKind, asked: Shop, how: SearchFor, step: number): Proposal => {
-    const found = planCrews(asked, how, (part) => say((step + part) / steps));
+    const looked = planCrews(asked, how, (part) => say((step + part) / steps));
+    const kept = kind === 'least upset' ? planCrews(asked, { rounds: 0, rule: AS_TOLD }) : looked;
+    const found = borne(kept) <= borne(looked) && kept.faults.length <= looked.faults.length ? kept : looked;
     // Told at the shop's own prices, whatever it was looked for with.
     const upset = price * countMoved(shop, found.plan);
     const cost = { ...found.cost, upset, total: found.cost.total - found.cost.upset + upset };
