@@ -292,8 +292,11 @@ const answer = (call: Call, inputs: Inputs): string => {
       // A name that no order of the shop has.
       let id = 'asked for';
       while (shop.orders.some((o) => o.id === id)) id += ' now';
-      const order = { id, due: addDays(shop.first, shop.days), weight: 0, size: outsideSize(computed.build) };
-      return json(promiseDay(shop, order, operationsOf(id, computed.operations)));
+      // Of what comes as panels the largest needs room in a bay.
+      const size = computed.summary.room ?? outsideSize(computed.build);
+      const order = { id, due: addDays(shop.first, shop.days), weight: 0, size };
+      const day = shop.hours[1] - shop.hours[0];
+      return json(promiseDay(shop, order, operationsOf(id, computed.operations, { day })));
     }
     case 'batch': {
       const units = (call.all ?? []).map((word) => {

@@ -77,6 +77,17 @@ describe('the blocks of a unit as work of a shop', () => {
       new Set(walk.filter((b) => b.way > 0).map((b) => `8/${b.key}`)),
     );
   });
+  it('are as many visits as the hours of a site ask for', () => {
+    const walk = computeOrder({ spec: parseSpec({ family: 'walk-in', params: {} }), miles: 10 }).operations;
+    const site = walk.filter((b) => b.station === 'site');
+    const there = (window?: readonly [number, number]) => operationsOf('8', site, window ? { window } : {});
+    const [all, short] = [there(), there([600, 780])];
+    expect(short.length).toBeGreaterThan(all.length);
+    const sum = (list: readonly Operation[]): number => list.reduce((n, o) => n + o.minutes, 0);
+    expect(sum(short)).toBeCloseTo(sum(all), 6);
+    // Three hours less the quarter that it is rounded up to, done by the fewest.
+    for (const o of short) expect((o.minutes * o.people[1]) / o.people[0]).toBeLessThanOrEqual(165);
+  });
   it('are coated in the bay, driven with a trailer, and planned without a fault', () => {
     expect(ops.filter((o) => o.skill === 'paint').every((o) => o.place === 'bay' && o.dry === 720)).toBe(true);
     expect(ops.filter((o) => o.trailer).map((o) => o.place)).toEqual(['site']);
@@ -125,6 +136,23 @@ describe('a promise', () => {
       promiseDay(shop(), wanted, [frame('new', 15 * 480)], { samples: 80, spread: { framing: wide } }).days;
     expect(days(0)['50']).toBe(days(0)['95']);
     expect((days(0.4)['95'] as string) > (days(0.1)['95'] as string)).toBe(true);
+  });
+  it('comes again where work on site takes longer than a day, instead of never', () => {
+    // Seven hours and a half planned, of eight: drawn longer it is a visit more, and whatever waits for it comes after that.
+    const set: Operation = { ...frame('new', 450), place: 'site', skill: 'site', splits: false };
+    const last: Operation = { ...set, id: 'new/finish', minutes: 60, needs: [set.id] };
+    const p = promiseDay(shop(), wanted, [set, last], { samples: 60, spread: { site: 0.4 } });
+    expect(p.planned).toBe('2026-03-03');
+    expect(p.days['95'] !== null && p.days['95'] > '2026-03-03').toBe(true);
+    // Nineteen in twenty draw less than 1.8 times as long, 801 minutes: two visits, and the hour after them.
+    expect((p.days['95'] as string) <= '2026-03-04').toBe(true);
+    // So it is where the site lets nobody in but for some hours.
+    const narrow = promiseDay(shop(), { ...wanted, window: [540, 780] }, [{ ...set, minutes: 200 }], {
+      samples: 60,
+      spread: { site: 0.5 },
+    });
+    expect(narrow.planned).toBe(FIRST);
+    expect(narrow.days['95'] !== null && narrow.days['95'] > FIRST).toBe(true);
   });
   it('waits for rain where it may rain, and is none where nobody can do it', () => {
     const set: Operation = { ...frame('new', 240), place: 'site', skill: 'site', splits: false, limits: { rain: 0.5 } };

@@ -33,10 +33,11 @@ const VISIT = '~';
 /** The block that a visit belongs to. */
 export const blockOf = (operation: string): string => operation.split(VISIT)[0] ?? operation;
 
-/** What a plan of some blocks must know of a shop: how long a day is, minutes, and what weather stops work. */
+/** What a plan of some blocks must know of a shop: how long a day is, minutes, what weather stops work, and the hours of the site. */
 export interface BlockRules {
   readonly day?: number;
   readonly rules?: Pick<CrewRules, 'rain' | 'frost' | 'wind'>;
+  readonly window?: readonly [number, number];
 }
 
 /**
@@ -46,7 +47,7 @@ export interface BlockRules {
 export const operationsOf = (
   order: string,
   blocks: readonly StepOperation[],
-  { day = 480, rules = CREW_RULES }: BlockRules = {},
+  { day = 480, rules = CREW_RULES, window }: BlockRules = {},
 ): Operation[] => {
   const stops = { rain: { rain: rules.rain }, frost: { low: rules.frost }, wind: { wind: rules.wind } } as const;
   const known = new Set(blocks.map((b) => b.key));
@@ -61,8 +62,9 @@ export const operationsOf = (
     // Its usual crew is the best number for it: more only stand in each other's way, or drive along.
     const best = Math.max(b.least, b.crew);
     const work = Math.max(1, ((b.minutes - b.driving) * b.crew) / best);
-    // A visit must fit into a day with the fewest that can do it.
-    const holds = Math.max(60, day - 2 * way - SLOT);
+    // A visit must fit into a day, and into the hours of its site, with the fewest that can do it.
+    const opened = window ? Math.max(SLOT, SLOT * Math.floor((window[1] - window[0]) / SLOT) - SLOT) : day;
+    const holds = Math.min(Math.max(60, day - 2 * way - SLOT), opened);
     const visits = away ? Math.max(1, Math.ceil((work * best) / Math.max(1, b.least) / holds)) : 1;
     const id = `${order}/${b.key}`;
     const needs = b.needs.filter((n) => known.has(n)).map((n) => lastOf.get(n) ?? `${order}/${n}`);
@@ -104,6 +106,34 @@ export interface Promised {
     readonly on?: readonly Day[];
   }[];
 }
+
+/**
+ * Work that may not go on the next day, where it has come to more than a day or the hours of its site hold: so many visits more.
+ */
+const inMoreVisits = (shop: Shop, operations: readonly Operation[]): Operation[] => {
+  const windows = new Map(shop.orders.map((o) => [o.id, o.window]));
+  const last = new Map<string, string>();
+  const out = operations.flatMap((o): Operation[] => {
+    const [there, back] = o.travel ?? [0, 0];
+    const window = o.place === 'site' ? windows.get(o.order) : undefined;
+    const day = shop.hours[1] - shop.hours[0] - SLOT * (Math.ceil(there / SLOT) + Math.ceil(back / SLOT));
+    const holds = Math.max(SLOT, Math.min(day, window ? window[1] - window[0] : day) - SLOT);
+    const visits = o.splits ? 1 : Math.ceil((o.minutes * o.people[1]) / o.people[0] / holds - 1e-9);
+    if (visits <= 1) return [o];
+    const idOf = (k: number): string => (k === 1 ? o.id : `${o.id}${VISIT}more ${k}`);
+    last.set(o.id, idOf(visits));
+    return Array.from({ length: visits }, (_, k) => ({
+      ...o,
+      id: idOf(k + 1),
+      minutes: o.minutes / visits,
+      dry: k + 1 === visits ? o.dry : 0,
+      needs: k === 0 ? o.needs : [idOf(k)],
+    }));
+  });
+  // What waited for it waits for the last of them; they wait for each other.
+  const more = new Set(out.filter((o) => o.id.includes(`${VISIT}more `)).map((o) => o.id));
+  return out.map((o) => (more.has(o.id) ? o : { ...o, needs: o.needs.map((n) => last.get(n) ?? n) }));
+};
 
 /** How long a day is promised by: what may come is drawn so often, by spreads of the shop's own where it knows them. */
 export interface PromiseRules {
@@ -153,10 +183,13 @@ export const promiseDay = (
     () =>
       doneBy({
         ...all,
-        operations: all.operations.map((o) => {
-          const wide = spread[o.skill] ?? SPREAD;
-          return { ...o, minutes: o.minutes * Math.exp(wide * normal(random) - (wide * wide) / 2) };
-        }),
+        operations: inMoreVisits(
+          all,
+          all.operations.map((o) => {
+            const wide = spread[o.skill] ?? SPREAD;
+            return { ...o, minutes: o.minutes * Math.exp(wide * normal(random) - (wide * wide) / 2) };
+          }),
+        ),
         weather: all.weather.map((w) => ({ ...w, rain: random() < w.rain ? 1 : 0 })),
       }).day,
   ).sort((a, b) => (a ?? '9999').localeCompare(b ?? '9999'));

@@ -310,12 +310,13 @@ const toShop = (s: Omit<BoardState, 'shop'>): Shop => {
     );
     const size = blocks.find((b) => b.size !== null)?.size;
     const bay = stands.at(-1)?.row;
+    const window = s.trips.get(id)?.window;
     orders.push({
       id: String(id),
       due: open[0]?.wanted_by ?? today,
       weight: rules.lateDay,
       ...(size ? { size } : {}),
-      ...(s.trips.get(id)?.window ? { window: s.trips.get(id)?.window as readonly [number, number] } : {}),
+      ...(window ? { window } : {}),
       ...(bay && open.some(inBay) ? { bay: placeOf.get(bay) as string } : {}),
     });
     const left = new Map(open.map((b) => [b.id, restOf(b, today, now)]));
@@ -328,7 +329,7 @@ const toShop = (s: Omit<BoardState, 'shop'>): Shop => {
         needs: b.needs.map((n) => n.slice(n.indexOf('/') + 1)),
         steps: [],
       })),
-      { day: business.dayMinutes, rules },
+      { day: business.dayMinutes, rules, ...(window ? { window } : {}) },
     );
     const last = s.materials.get(id);
     for (const o of made) {

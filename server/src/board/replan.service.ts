@@ -243,7 +243,11 @@ export class Replan {
         ...(size ? { size } : {}),
         ...(opens !== null && closes !== null ? { window: [opens, closes] as const } : {}),
       },
-      operations: operationsOf(mine, figures.operations, { day: s.business.dayMinutes, rules: s.rules }),
+      operations: operationsOf(mine, figures.operations, {
+        day: s.business.dayMinutes,
+        rules: s.rules,
+        ...(opens !== null && closes !== null ? { window: [opens, closes] as const } : {}),
+      }),
       rules: { spread: spreads.bySkill, longer: { minutes: s.rules.overtime, days: LONGER_DAYS } },
     });
     return {
