@@ -128,7 +128,9 @@ export const agreedRounds = (
     const mine = sets.find((d) => d.op?.id === pin.operation);
     if (!mine?.trip) return pin;
     const before = sets
-      .filter((d) => d.id !== mine.id && d.day === mine.day && d.trailer === mine.trailer && d.at <= mine.at)
+      .filter((d) => d.id !== mine.id && d.day === mine.day && d.trailer === mine.trailer)
+      // Of two at one hour the one that was ordered first is brought first.
+      .filter((d) => d.at < mine.at || (d.at === mine.at && d.id < mine.id))
       .sort((a, b) => b.at - a.at)[0];
     const hop = s.hops.find((h) => h.between.includes(String(before?.id)) && h.between.includes(String(mine.id)));
     if (!before?.trip || !before.op || !hop || !pins.some((p) => p.operation === before.op?.id)) return pin;
