@@ -2,7 +2,29 @@ import { ApiProperty, ApiPropertyOptional, PartialType } from '@nestjs/swagger';
 import { IsEmail, MaxLength, ValidateIf } from 'class-validator';
 import { Optional, OrNone, Text, Version, Whole } from '../common/inputs.ts';
 
-export class CustomerDto {
+/** Where something is brought to: what a customer and each of their sites have. */
+class WayDto {
+  @ApiPropertyOptional()
+  @Optional()
+  @Text('the address', 0, 240)
+  address?: string;
+
+  @ApiPropertyOptional()
+  @Optional()
+  @Whole('the distance', 0, 500, 'miles')
+  miles?: number;
+
+  @OrNone('the way it lies', 0, 359, 'degrees')
+  bearing?: number | null;
+
+  @OrNone('the hour from which work may be done there', 0, 1440, 'minutes')
+  opens?: number | null;
+
+  @OrNone('the hour until which work may be done there', 0, 1440, 'minutes')
+  closes?: number | null;
+}
+
+export class CustomerDto extends WayDto {
   @ApiProperty()
   @Text('the name', 2, 120)
   name!: string;
@@ -20,53 +42,14 @@ export class CustomerDto {
 
   @ApiPropertyOptional()
   @Optional()
-  @Text('the address', 0, 240)
-  address?: string;
-
-  @ApiPropertyOptional()
-  @Optional()
-  @Whole('the distance', 0, 500, 'miles')
-  miles?: number;
-
-  @OrNone('the way it lies', 0, 359, 'degrees')
-  bearing?: number | null;
-
-  @OrNone('the hour from which work may be done there', 0, 1440, 'minutes')
-  opens?: number | null;
-
-  @OrNone('the hour until which work may be done there', 0, 1440, 'minutes')
-  closes?: number | null;
-
-  @ApiPropertyOptional()
-  @Optional()
   @Text('the notes', 0, 4000)
   notes?: string;
 }
 
-/** A name and a way to it: fields that a customer and each of their sites have. */
-export class SiteDto {
+export class SiteDto extends WayDto {
   @ApiProperty()
   @Text('the name of the site', 2, 80)
   name!: string;
-
-  @ApiPropertyOptional()
-  @Optional()
-  @Text('the address', 0, 240)
-  address?: string;
-
-  @ApiPropertyOptional()
-  @Optional()
-  @Whole('the distance', 0, 500, 'miles')
-  miles?: number;
-
-  @OrNone('the way it lies', 0, 359, 'degrees')
-  bearing?: number | null;
-
-  @OrNone('the hour from which work may be done there', 0, 1440, 'minutes')
-  opens?: number | null;
-
-  @OrNone('the hour until which work may be done there', 0, 1440, 'minutes')
-  closes?: number | null;
 
   @ApiPropertyOptional()
   @Optional()

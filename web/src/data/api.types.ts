@@ -193,7 +193,6 @@ export interface components {
       readonly overtime?: boolean;
     };
     readonly SiteDto: {
-      readonly name: string;
       readonly address?: string;
       readonly miles?: number;
       /** @description degrees */
@@ -202,10 +201,10 @@ export interface components {
       readonly opens?: number | null;
       /** @description minutes */
       readonly closes?: number | null;
+      readonly name: string;
       readonly notes?: string;
     };
     readonly SiteChangeDto: {
-      readonly name?: string;
       readonly address?: string;
       readonly miles?: number;
       /** @description degrees */
@@ -214,28 +213,26 @@ export interface components {
       readonly opens?: number | null;
       /** @description minutes */
       readonly closes?: number | null;
+      readonly name?: string;
       readonly notes?: string;
       /** @description The version that the change was made on, 0 where there was none. */
       readonly version: number;
     };
     readonly CustomerDto: {
+      readonly address?: string;
+      readonly miles?: number;
+      /** @description degrees */
+      readonly bearing?: number | null;
+      /** @description minutes */
+      readonly opens?: number | null;
+      /** @description minutes */
+      readonly closes?: number | null;
       readonly name: string;
       readonly phone?: string;
       readonly email?: string;
-      readonly address?: string;
-      readonly miles?: number;
-      /** @description degrees */
-      readonly bearing?: number | null;
-      /** @description minutes */
-      readonly opens?: number | null;
-      /** @description minutes */
-      readonly closes?: number | null;
       readonly notes?: string;
     };
     readonly CustomerChangeDto: {
-      readonly name?: string;
-      readonly phone?: string;
-      readonly email?: string;
       readonly address?: string;
       readonly miles?: number;
       /** @description degrees */
@@ -244,6 +241,9 @@ export interface components {
       readonly opens?: number | null;
       /** @description minutes */
       readonly closes?: number | null;
+      readonly name?: string;
+      readonly phone?: string;
+      readonly email?: string;
       readonly notes?: string;
       /** @description The version that the change was made on, 0 where there was none. */
       readonly version: number;
