@@ -15,6 +15,7 @@ import type { NewBatchDto } from './batches.dto.ts';
 import { refOf } from './gather.ts';
 import { BatchPlanner } from './planBatch.ts';
 import { listBatches, lockBatch, readBatch } from './readBatch.ts';
+import { readWants } from './readWants.ts';
 
 /** Batches: what is cut together, from which sticks, in which order. */
 @Injectable()
@@ -82,47 +83,18 @@ export class Batches {
 
   /** What an order waits for before all of it can be cut, and when that comes. */
   async waits(order: number): Promise<WaitLine[]> {
-    const rows = (await this.db('batch_lines')
-      .join('batches', 'batches.id', 'batch_lines.batch_id')
-      .whereIn('batches.state', ['planned', 'cutting'])
-      .where('batch_lines.state', 'open')
-      .whereNull('batch_lines.stock_id')
-      .where('batch_lines.ripped', false)
-      .whereNull('batch_lines.drop_of')
-      .select('batch_id', 'item', 'length', 'width', 'pieces')) as {
-      batch_id: number;
-      item: string;
-      length: number;
-      width: number | null;
-      pieces: unknown;
-    }[];
-    const mine = rows.filter((r) =>
-      readJson<BatchPiece[]>(r.pieces).some((p) => p.parts.some((x) => x.order === order)),
-    );
-    const coming = (await this.db('purchase_lines')
-      .join('purchases', 'purchases.id', 'purchase_lines.purchase_id')
-      .whereIn('purchases.state', ['ordered', 'in part'])
-      .whereRaw('purchase_lines.quantity > purchase_lines.received')
-      .orderBy('purchases.due')
-      .select('item', 'length', 'purchases.due', 'purchases.id')) as {
-      item: string;
-      length: number | null;
-      due: string | null;
-      id: number;
-    }[];
     const out = new Map<string, WaitLine>();
-    for (const r of mine) {
-      const key = `${r.batch_id} ${r.item} ${r.length} ${r.width ?? ''}`;
-      // Whole sheets are ordered by the sheet.
-      const on = coming.find((c) => c.item === r.item && (r.width !== null || c.length === r.length));
+    for (const w of await readWants(this.db)) {
+      if (!w.orders.has(order)) continue;
+      const key = `${w.batchId} ${w.item} ${w.length} ${w.width ?? ''}`;
       out.set(key, {
-        item: r.item,
-        length: r.length,
-        width: r.width,
+        item: w.item,
+        length: w.length,
+        width: w.width,
         count: (out.get(key)?.count ?? 0) + 1,
-        batchId: r.batch_id,
-        due: on?.due ?? null,
-        purchaseId: on?.id ?? null,
+        batchId: w.batchId,
+        due: w.coming?.due ?? null,
+        purchaseId: w.coming?.purchaseId ?? null,
       });
     }
     return [...out.values()];

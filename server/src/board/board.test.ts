@@ -225,6 +225,23 @@ describe('loads whose sites lie on one round', () => {
       expect(v.ways?.[0] as number).toBeLessThanOrEqual((op(b, v.after ?? '').way + o.way) / 2 + 15);
     }
   });
+  it('come apart whole when one of them gets a day of its own', async () => {
+    const b = await board();
+    const o = b.operations.find((x) => x.visits.some((v) => v.after !== undefined)) as BoardAnswer['operations'][0];
+    const before = o.visits[0]?.after as string;
+    const day = workdays(b, first(b, o.id).start.day)[8] as string;
+    const version = (await app.order(o.orderId)).delivery?.version ?? 0;
+    const body = { version, day, arrives: '10:00', trailerId: 'tilt' };
+    await office.put(`/api/orders/${o.orderId}/delivery`).send(body).expect(200);
+    const now = await board();
+    expect(first(now, o.id).start.day).toBe(day);
+    expect(op(now, o.id).visits[0]?.after).toBeUndefined();
+    // The other drives home by itself again, and its hours hold that way.
+    const alone = op(now, before);
+    expect(alone.visits[0]?.ways).toBeUndefined();
+    expect(first(now, before).end.minute).toBe(first(b, before).end.minute + alone.way);
+    expect(wrong(now).filter((f) => String(f).includes('deliver'))).toEqual([]);
+  });
   it('keep to the hours of their sites', async () => {
     const b = await board();
     const rows = (await app.db('customers').whereNotNull('opens').select('id', 'opens', 'closes')) as {

@@ -40,6 +40,7 @@ export const planOrder = async (trx: Db, pool: Pool, orderId: number, from?: str
   const id = String(orderId);
   const start = from ?? addDays(s.today, 1);
   const told = new Set(s.shop.published.map((p) => p.operation));
+  const isMine = (operation: string | undefined): boolean => operation?.startsWith(`${id}/`) === true;
   const shop: Shop = {
     ...s.shop,
     operations: s.shop.operations.map((o) =>
@@ -50,7 +51,9 @@ export const planOrder = async (trx: Db, pool: Pool, orderId: number, from?: str
       ...s.shop.published.filter(
         (p) =>
           p.start >= s.now &&
-          !p.operation.startsWith(`${id}/`) &&
+          !isMine(p.operation) &&
+          // What goes on from its site is one trip with it, and is looked at again with it.
+          !isMine(p.after) &&
           !s.shop.pins.some((x) => x.operation === p.operation),
       ),
     ],
@@ -60,8 +63,12 @@ export const planOrder = async (trx: Db, pool: Pool, orderId: number, from?: str
   const placed = new Set(plan.map((p) => p.operation));
   const missing = s.shop.operations.find((o) => o.order === id && !placed.has(o.id));
   if (missing) refuseFor(s, (await pool.run('findStuck', { shop, order: id })) ?? missing.id);
-  // What it goes on from does not go home any more; all else stays as it is.
-  const before = new Set(plan.flatMap((p) => p.after ?? []));
-  const blocks = s.blocks.filter((b) => b.order_id === orderId || before.has(b.id));
+  // What shares or shared its trip has another way home now; all else stays as it is.
+  const linked = new Set<string>();
+  for (const p of [...s.shop.published, ...found.plan]) {
+    if (isMine(p.operation) && p.after !== undefined) linked.add(p.after);
+    if (isMine(p.after)) linked.add(p.operation);
+  }
+  const blocks = s.blocks.filter((b) => b.order_id === orderId || linked.has(b.id));
   await savePlan(trx, { ...s, blocks }, found.plan);
 };
