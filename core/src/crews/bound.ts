@@ -1,7 +1,7 @@
 import { addDays, daysBetween } from '../days/index.ts';
-import { BAY } from './board.ts';
 import { inTurn } from './inTurn.ts';
 import { canDoIn, DAY, dayMinute, makeClock, SLOT, worksIn } from './clock.ts';
+import { BAY } from './spots.ts';
 import { waysOf } from './trips.ts';
 import type { Operation, Shop, ShopOrder } from './types.ts';
 
@@ -17,6 +17,8 @@ export const boundPlan = (shop: Shop): number => {
   for (const op of inTurn(shop.operations)) byOrder.set(op.order, [...(byOrder.get(op.order) ?? []), op]);
   const shares = new Set((shop.hops ?? []).flatMap((h) => h.between));
   const mayShare = (op: Operation): boolean => op.trailer === true && shares.has(op.order);
+  // What is set up alike may do without its own setting up.
+  const minutesOf = (op: Operation): number => Math.max(0, op.minutes - (op.setup?.minutes ?? 0));
   const fixed = new Map(shop.pins.map((p) => [p.operation, p]));
   const lateDays = (order: ShopOrder, minute: number): number =>
     Math.max(0, daysBetween(order.due, addDays(shop.first, Math.floor(Math.max(0, minute - 1) / DAY))));
@@ -31,13 +33,14 @@ export const boundPlan = (shop: Shop): number => {
       if (op.from !== undefined) ready = Math.max(ready, dayMinute(shop.first, op.from));
       // On a trip with others its own ways may be none.
       const [there, back] = mayShare(op) ? [0, 0] : waysOf(op);
-      const length = there + Math.max(1, Math.ceil(op.minutes / SLOT - 1e-9)) + back;
+      const length = there + Math.max(1, Math.ceil(minutesOf(op) / SLOT - 1e-9)) + back;
       let s = pin ? Math.min(clock.count - 1, clock.slotAt(pin.start)) : clock.slotAt(ready);
       if (!pin)
         for (; s + length <= clock.count; s++) {
           if (!op.splits && clock.dayOf(s) !== clock.dayOf(s + length - 1)) continue;
-          let open = true;
-          for (let k = s + there; open && k < s + length - back; k++)
+          // Whoever stays the night waits there for what lets them go on.
+          let open = op.stays === true || canDoIn(op, order, weather, clock, shop.hours, s + there);
+          for (let k = s + there; open && op.stays !== true && k < s + length - back; k++)
             open = canDoIn(op, order, weather, clock, shop.hours, k);
           if (open) break;
         }
@@ -55,7 +58,7 @@ export const boundPlan = (shop: Shop): number => {
       (byOrder.get(o.id) ?? []).reduce(
         (n, op) =>
           n +
-          op.minutes * op.people[1] +
+          minutesOf(op) * op.people[1] +
           (op.travel && !mayShare(op) ? (op.travel[0] + op.travel[1]) * op.people[0] : 0),
         0,
       ),
@@ -77,11 +80,27 @@ export const boundPlan = (shop: Shop): number => {
     const at = clock.days[Math.max(0, day)] ?? shop.first;
     together += least * Math.max(0, daysBetween(dues[k] as string, at));
   });
+  // All of it: no sooner than the last order alone, nor than what has one place only can be done there.
+  const price = shop.prices.span ?? 0;
+  const atOne = shop.places.map(({ kind }) => {
+    if (kind === BAY || shop.places.filter((p) => p.kind === kind).length > 1) return 0;
+    return shop.operations.reduce(
+      (n, op) => n + (op.place === kind && !fixed.has(op.id) ? Math.max(1, Math.ceil(minutesOf(op) / SLOT - 1e-9)) : 0),
+      0,
+    );
+  });
+  const first = clock.slotAt(shop.now);
+  const soonest = Math.max(
+    0,
+    ...ends.map(({ end }) => (Number.isFinite(end) ? end : 0)),
+    ...atOne.map((n) => (n === 0 ? 0 : clock.minuteOf(Math.min(clock.count, first + n) - 1) + SLOT)),
+  );
+  const span = price === 0 || soonest === 0 ? 0 : Math.floor(price * (soonest - shop.now));
   const stands = shop.orders.filter((o) => (byOrder.get(o.id) ?? []).some((op) => op.place === BAY)).length;
   const ways = shop.operations.reduce((n, op) => {
     const [there, back] = waysOf(op);
     const cost = (((shop.prices.driving ?? 0) * SLOT) / 60) * op.people[0] * (there + back);
     return n + (op.trailer === true && !mayShare(op) ? Math.floor(cost) : 0);
   }, 0);
-  return Math.max(alone, shop.orders.length > 0 ? together : 0) + stands * shop.prices.bayDay + ways;
+  return Math.max(alone, shop.orders.length > 0 ? together : 0) + stands * shop.prices.bayDay + ways + span;
 };

@@ -1,6 +1,6 @@
 import { addDays, daysBetween, weekday } from '../days/index.ts';
 import type { Day } from '../days/index.ts';
-import type { DayWeather, Operation, Person, Shop, ShopOrder } from './types.ts';
+import type { DayWeather, Operation, Out, Person, Shop, ShopOrder } from './types.ts';
 
 /** Minutes of a slot: work is planned in quarters of an hour. */
 export const SLOT = 15;
@@ -75,6 +75,13 @@ export const worksIn = (p: Person, clock: Clock, hours: readonly [number, number
   // Who goes home before the shop closes does no overtime.
   if (own && (at < own[0] || (at + SLOT > own[1] && own[1] < hours[1]))) return false;
   return !(p.away ?? []).some((a) => a.day === day && at + SLOT > (a.from ?? 0) && at < (a.to ?? DAY));
+};
+
+/** Whether a place, machine or trailer is not to be had in a slot. */
+export const isOut = (out: readonly Out[], clock: Clock, hours: readonly [number, number], slot: number): boolean => {
+  const on = clock.dayOf(slot);
+  const at = hours[0] + (slot - (clock.firsts[on] as number)) * SLOT;
+  return out.some((o) => o.day === clock.days[on] && at + SLOT > (o.from ?? 0) && at < (o.to ?? DAY));
 };
 
 /** Whether an operation can be done in a slot: weather, daylight, and the hours and readiness of its site. */

@@ -21,17 +21,18 @@ export const findFaults = (shop: Shop, plan: readonly Planned[]): Fault[] => {
   const at = new Map(plan.map((p) => [p.operation, p]));
   const pinned = new Set(shop.pins.map((p) => p.operation));
   const dayOf = (minute: number): string => addDays(shop.first, Math.floor(minute / DAY));
-  const over = new Set(shop.overtime?.days);
+  const longer = new Set(shop.overtime?.days);
   const early = new Map(shop.early?.map((e) => [e.day, e.to]));
   /** When the shop closes on a day. */
   const closes = (day: string): number =>
-    Math.min(shop.hours[1], early.get(day) ?? DAY) + (over.has(day) ? (shop.overtime?.minutes ?? 0) : 0);
+    Math.min(shop.hours[1], early.get(day) ?? DAY) + (longer.has(day) ? (shop.overtime?.minutes ?? 0) : 0);
   const say = (kind: Fault['kind'], operation: string, text: string): void => void out.push({ kind, operation, text });
 
   for (const op of shop.operations)
     if (!at.has(op.id))
       say('unplanned', op.id, `${op.order}: there is no time for ${op.id} before the calendar ends, or nobody for it.`);
 
+  const dryOf = (p: Planned): number => p.end + (ops.get(p.operation)?.dry ?? 0);
   const hop = makeHops(shop);
   const goneOn = new Set(plan.flatMap((p) => p.after ?? []));
   /** The deliveries of a trip up to one, the first first. */
@@ -65,6 +66,47 @@ export const findFaults = (shop: Shop, plan: readonly Planned[]): Fault[] => {
       say('trailer', op.id, `${op.id} does not go on from ${p.after} with its people and its trailer.`);
   };
 
+  /** Whether work goes straight on from what is set up alike; said where it only says so. */
+  const isSetUp = (p: Planned, op: Operation): boolean => {
+    if (p.after === undefined || op.trailer === true) return false;
+    const before = at.get(p.after);
+    const same =
+      op.setup !== undefined &&
+      before !== undefined &&
+      ops.get(before.operation)?.setup?.like === op.setup.like &&
+      before.end === p.start &&
+      dayOf(before.end - 1) === dayOf(p.start) &&
+      before.people.join() === p.people.join() &&
+      (op.place === 'bay' || before.place === p.place);
+    if (!same) say('order', op.id, `${op.id} does not go straight on from ${p.after}, set up alike.`);
+    return same;
+  };
+  /** Minutes that work takes with those who do it, without its ways. */
+  const takes = (p: Planned, op: Operation): number => {
+    const [, best] = op.people;
+    const minutes = Math.max(0, op.minutes - (isSetUp(p, op) ? (op.setup?.minutes ?? 0) : 0));
+    return p.people.length === 0 || p.people.length >= best ? minutes : (minutes * best) / p.people.length;
+  };
+  /** Where what is coated is put down to dry. */
+  const checkRack = (p: Planned, op: Operation): void => {
+    if (op.dryOn === undefined || op.dry === 0) return;
+    if (p.driesOn === undefined || places.get(p.driesOn)?.kind !== op.dryOn)
+      say('place', op.id, `What ${op.id} leaves wet has no ${op.dryOn} to dry on.`);
+  };
+  const checkOut = (p: Planned, op: Operation): void => {
+    for (const o of shop.out ?? [])
+      for (const [from, to] of p.pieces) {
+        const [a, b] = [from % DAY, (from % DAY) + (to - from)];
+        if (
+          (o.what === p.place || o.what === p.trailer) &&
+          o.day === dayOf(from) &&
+          b > (o.from ?? 0) &&
+          a < (o.to ?? DAY)
+        )
+          say(o.what === p.trailer ? 'trailer' : 'place', op.id, `${o.what} is not to be had then, on ${o.day}.`);
+      }
+  };
+
   const check = (p: Planned, op: Operation): void => {
     const order = orders.get(op.order);
     // What goes on from another's site has left the shop with it.
@@ -72,12 +114,13 @@ export const findFaults = (shop: Shop, plan: readonly Planned[]): Fault[] => {
     if (p.start < shop.now && !pinned.has(op.id)) say('past', op.id, `${op.id} is planned for a time that is past.`);
     for (const n of op.needs) {
       const before = at.get(n);
-      if (before && leaves < before.dry)
+      const dry = before ? dryOf(before) : 0;
+      if (before && leaves < dry)
         say(
           'order',
           op.id,
           before.end <= leaves
-            ? `${op.id} starts while ${n} is still wet: not before ${dayOf(before.dry)}.`
+            ? `${op.id} starts while ${n} is still wet: not before ${dayOf(dry)}.`
             : `${op.id} starts before ${n} is done: not before ${dayOf(before.end)}.`,
         );
     }
@@ -102,23 +145,34 @@ export const findFaults = (shop: Shop, plan: readonly Planned[]): Fault[] => {
     }
     if (p.people.length > 0 && !p.people.some((id) => people.get(id)?.skills.includes(op.skill)))
       say('skill', op.id, `None of them does ${op.skill}.`);
-    if (!op.splits && p.pieces.length > 1) say('hours', op.id, `${op.id} may not go on the next day.`);
+    const over = p.pieces.some(([from], i) => i > 0 && dayOf(from) !== dayOf((p.pieces[i - 1]?.[1] ?? 0) - 1));
+    if (!op.splits && op.stays !== true && over) say('hours', op.id, `${op.id} may not go on the next day.`);
     for (const [from, to] of p.pieces) {
       const day = dayOf(from);
       const [a, b] = [from % DAY, (from % DAY) + (to - from)];
       if (a < shop.hours[0] || b > closes(day) || !shop.workdays.includes(weekday(day)) || shop.closed.includes(day))
         say('hours', op.id, `Nobody works then, on ${day}.`);
     }
-    const from = p.after === undefined ? undefined : at.get(p.after)?.order;
+    const from = p.after === undefined || op.trailer !== true ? undefined : at.get(p.after)?.order;
     const way = [
       from === undefined ? (op.travel?.[0] ?? 0) : (hop(from, op.order) ?? 0),
-      goneOn.has(op.id) ? 0 : (op.travel?.[1] ?? 0),
+      goneOn.has(op.id) && op.trailer === true ? 0 : (op.travel?.[1] ?? 0),
     ] as const;
     // On its way neither weather nor the hours of the site hold it up.
     const work = p.pieces.map(([from, to], i): readonly [number, number] => [
       from + (i === 0 ? upTo15(way[0]) : 0),
       to - (i === p.pieces.length - 1 ? upTo15(way[1]) : 0),
     ]);
+    const worked = work.reduce((n, [from, to]) => n + Math.max(0, to - from), 0);
+    const asked = takes(p, op);
+    if (worked < asked - 1e-6 && !pinned.has(op.id))
+      say('hours', op.id, `${op.id} has ${worked} minutes; it takes ${Math.ceil(asked)} with ${p.people.length}.`);
+    if (op.stays === true)
+      for (let d = Math.floor(p.start / DAY); d <= Math.floor((p.end - 1) / DAY); d++) {
+        const day = addDays(shop.first, d);
+        if (!shop.workdays.includes(weekday(day)) || shop.closed.includes(day))
+          say('hours', op.id, `Those at ${op.id} would stay there over ${day}, on which nobody works.`);
+      }
     for (const [from, to] of work) {
       const day = dayOf(from);
       const [a, b] = [from % DAY, (from % DAY) + (to - from)];
@@ -149,6 +203,8 @@ export const findFaults = (shop: Shop, plan: readonly Planned[]): Fault[] => {
         say('room', op.id, `${op.order} does not stand in ${p.place} with room to walk around it: take a larger bay.`);
     }
     checkTrip(p, op);
+    checkRack(p, op);
+    checkOut(p, op);
   };
   for (const p of plan) {
     const op = ops.get(p.operation);
@@ -160,7 +216,9 @@ export const findFaults = (shop: Shop, plan: readonly Planned[]): Fault[] => {
     for (let k = i + 1; k < byTime.length; k++) {
       const b = byTime[k] as Planned;
       if (b.start >= a.end) break;
-      if (!meet(a, b)) continue;
+      // Who stays the night is there until they come home.
+      const away = [a, b].some((p) => ops.get(p.operation)?.stays === true);
+      if (!away && !meet(a, b)) continue;
       for (const id of a.people)
         if (b.people.includes(id)) say('person', b.operation, `${id} is at ${a.operation} at that time.`);
       if (a.place !== null && a.place === b.place)
@@ -168,6 +226,13 @@ export const findFaults = (shop: Shop, plan: readonly Planned[]): Fault[] => {
       if (a.trailer !== null && a.trailer === b.trailer)
         say('trailer', b.operation, `${a.trailer} is out with ${a.operation} at that time.`);
     }
+  });
+  // One thing dries on a rack at a time.
+  const wet = byTime.filter((p) => p.driesOn !== undefined);
+  wet.forEach((a, i) => {
+    for (const b of wet.slice(i + 1))
+      if (a.driesOn === b.driesOn && overlap([a.end, dryOf(a)], [b.end, dryOf(b)]))
+        say('place', b.operation, `${a.operation} dries on ${a.driesOn} until ${dayOf(dryOf(a) - 1)}.`);
   });
   // A unit keeps its bay, coats that dry included, and no other stands there meanwhile.
   const stays = new Map<string, { bay: string; from: number; to: number; operation: string }>();
@@ -179,7 +244,7 @@ export const findFaults = (shop: Shop, plan: readonly Planned[]): Fault[] => {
     stays.set(p.order, {
       bay: stay?.bay ?? p.place,
       from: Math.min(stay?.from ?? p.start, p.start),
-      to: Math.max(stay?.to ?? 0, p.dry),
+      to: Math.max(stay?.to ?? 0, p.driesOn === undefined ? dryOf(p) : p.end),
       operation: p.operation,
     });
   }

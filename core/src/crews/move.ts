@@ -1,6 +1,7 @@
 import type { Kept } from './board.ts';
-import { ANYWHERE, BAY, Board } from './board.ts';
-import { firstOnTrips } from './trips.ts';
+import { Board } from './board.ts';
+import { ANYWHERE, BAY } from './spots.ts';
+import { firstOnLinks } from './trips.ts';
 import { tellSpots } from './tellSpot.ts';
 import { addDays } from '../days/index.ts';
 import { DAY, makeClock } from './clock.ts';
@@ -119,7 +120,7 @@ const moveTo = (shop: Shop, to: Fixed): Moved => {
     .sort((a, b) => rank(a) - rank(b) || ((begins.get(a) ?? 0) < (begins.get(b) ?? 0) ? -1 : 1));
   const board = new Board(asked);
   // What goes on from another's site comes after it.
-  const inTrips = firstOnTrips(asked, turn, [...pins, ...kept.values()]);
+  const inTrips = firstOnLinks(asked, turn, [...pins, ...kept.values()]);
   const plan = tellSpots(
     asked,
     board.clock,

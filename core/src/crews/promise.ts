@@ -3,12 +3,13 @@ import { addDays, daysBetween } from '../days/index.ts';
 import type { Day } from '../days/index.ts';
 import type { Operation as StepOperation } from '../steps/index.ts';
 import type { Station } from '../steps/index.ts';
-import { BAY, Board } from './board.ts';
+import { Board } from './board.ts';
 import { slotsOver } from './tellSpot.ts';
 import { DAY, dayMinute, makeClock, SLOT } from './clock.ts';
 import { CREW_RULES } from './rules.ts';
 import type { CrewRules } from './rules.ts';
 import { planCrews } from './search.ts';
+import { BAY } from './spots.ts';
 import type { Operation, Shop, ShopOrder, WeatherLimits } from './types.ts';
 
 /** Spread of how long work takes, as a share of it, where nothing was logged. Common practice, no source. */

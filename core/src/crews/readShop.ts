@@ -11,7 +11,7 @@ import {
 import { addDays, daysBetween } from '../days/index.ts';
 import type { Day } from '../days/index.ts';
 import { DAY } from './clock.ts';
-import type { CrewPlan, DayWeather, Fixed, Hop, Operation, Person, Place, Shop, ShopOrder } from './types.ts';
+import type { CrewPlan, DayWeather, Fixed, Hop, Operation, Out, Person, Place, Shop, ShopOrder } from './types.ts';
 
 /** Longest calendar that is planned over. */
 const MOST_DAYS = 400;
@@ -98,7 +98,24 @@ const readPerson = (r: Record<string, unknown>, at: string): Person => {
     ...(hours ? { hours: Object.fromEntries(days) } : {}),
     ...(away.length > 0 ? { away } : {}),
     ...(r.crew === undefined ? {} : { crew: readText(r.crew, `${at}.crew`) }),
+    ...(r.crewOn === undefined
+      ? {}
+      : {
+          crewOn: Object.fromEntries(
+            Object.entries(readRecord(r.crewOn, `${at}.crewOn`)).map(([day, crew]) => [
+              readDay(day, `${at}.crewOn`),
+              crew === null ? null : readText(crew, `${at}.crewOn.${day}`),
+            ]),
+          ),
+        }),
   };
+};
+
+/** Some minutes of what is set up alike. */
+const readSetup = (v: unknown, at: string): { readonly like: string; readonly minutes: number } => {
+  const r = readRecord(v, at);
+  onlyThese(r, ['like', 'minutes'], at);
+  return { like: readText(r.like, `${at}.like`), minutes: readNumber(r.minutes, `${at}.minutes`, 0) };
 };
 
 const readWeather = (r: Record<string, unknown>, at: string): DayWeather => ({
@@ -158,6 +175,9 @@ const readOperation = (r: Record<string, unknown>, at: string): Operation => {
     ...(r.from === undefined ? {} : { from: readDay(r.from, `${at}.from`) }),
     ...(readFlag(r.trailer, `${at}.trailer`, false) ? { trailer: true } : {}),
     ...(r.loads === undefined ? {} : { loads: readLoads(r.loads, `${at}.loads`) }),
+    ...(r.dryOn === undefined ? {} : { dryOn: readText(r.dryOn, `${at}.dryOn`) }),
+    ...(r.setup === undefined ? {} : { setup: readSetup(r.setup, `${at}.setup`) }),
+    ...(readFlag(r.stays, `${at}.stays`, false) ? { stays: true } : {}),
   };
 };
 
@@ -180,6 +200,17 @@ const checkNames = (shop: Shop): void => {
     for (const trailer of Object.keys(o.loads ?? {}))
       if (!shop.trailers.includes(trailer))
         throw new DemandError(`${o.id} goes on "${trailer}", which is not among the trailers.`);
+  for (const o of shop.out ?? [])
+    if (!shop.trailers.includes(o.what) && !shop.places.some((p) => p.id === o.what))
+      throw new DemandError(`"${o.what}" is out, and is neither among the places nor among the trailers.`);
+  for (const o of shop.operations) {
+    if (o.dryOn !== undefined && !shop.places.some((p) => p.kind === o.dryOn))
+      throw new DemandError(`${o.id} dries on a place of kind "${o.dryOn}", of which there is none.`);
+    if (o.setup !== undefined && o.setup.minutes > o.minutes)
+      throw new DemandError(`${o.id} is set up in ${o.setup.minutes} minutes, and takes ${o.minutes} in all.`);
+    if (o.stays === true && (o.place !== 'site' || o.splits !== true))
+      throw new DemandError(`${o.id} stays the night: its place must be "site", and it must split.`);
+  }
   const open = new Set<string>();
   const done = new Set<string>();
   const visit = (id: string): void => {
@@ -210,6 +241,7 @@ const KEYS = [
   'orders',
   'operations',
   'hops',
+  'out',
   'pins',
   'published',
   'prices',
@@ -242,8 +274,8 @@ export const readShop = (json: unknown): { readonly shop: Shop; readonly effort:
   const over = d.overtime === undefined ? undefined : readRecord(d.overtime, 'overtime');
   if (over) onlyThese(over, ['minutes', 'days'], 'overtime');
   const prices = readRecord(d.prices ?? {}, 'prices');
-  onlyThese(prices, ['bayDay', 'upset', 'overtime', 'mixed', 'driving', 'span'], 'prices');
-  const price = (key: 'overtime' | 'mixed' | 'driving' | 'span') =>
+  onlyThese(prices, ['bayDay', 'upset', 'overtime', 'mixed', 'driving', 'night', 'span'], 'prices');
+  const price = (key: 'overtime' | 'mixed' | 'driving' | 'night' | 'span') =>
     prices[key] === undefined ? {} : { [key]: readWhole(prices[key], `prices.${key}`, 0) };
   const hours = d.hours === undefined ? ([480, 960] as const) : readSpan(d.hours, 'hours');
   const shop: Shop = {
@@ -268,7 +300,7 @@ export const readShop = (json: unknown): { readonly shop: Shop; readonly effort:
       to: readTime(r.to, `${at}.to`),
     })),
     now: d.now === undefined ? 0 : minute(d.now, 'now'),
-    people: each(d.people, 'people', ['id', 'skills', 'hours', 'away', 'crew'], readPerson),
+    people: each(d.people, 'people', ['id', 'skills', 'hours', 'away', 'crew', 'crewOn'], readPerson),
     places: each(d.places, 'places', ['id', 'kind', 'holds'], (r, at): Place => ({
       id: readText(r.id, `${at}.id`),
       kind: readText(r.kind, `${at}.kind`),
@@ -296,6 +328,9 @@ export const readShop = (json: unknown): { readonly shop: Shop; readonly effort:
         'from',
         'trailer',
         'loads',
+        'dryOn',
+        'setup',
+        'stays',
       ],
       readOperation,
     ),
@@ -309,6 +344,16 @@ export const readShop = (json: unknown): { readonly shop: Shop; readonly effort:
             return { between: [a, b], minutes: readNumber(r.minutes, `${at}.minutes`, 0) };
           }),
         }),
+    ...(d.out === undefined
+      ? {}
+      : {
+          out: each(d.out, 'out', ['what', 'day', 'from', 'to'], (r, at): Out => ({
+            what: readText(r.what, `${at}.what`),
+            day: readDay(r.day, `${at}.day`),
+            ...(r.from === undefined ? {} : { from: readTime(r.from, `${at}.from`) }),
+            ...(r.to === undefined ? {} : { to: readTime(r.to, `${at}.to`) }),
+          })),
+        }),
     pins: each(d.pins, 'pins', FIXED, fixed),
     published: each(d.published, 'published', FIXED, fixed),
     prices: {
@@ -317,6 +362,7 @@ export const readShop = (json: unknown): { readonly shop: Shop; readonly effort:
       ...price('overtime'),
       ...price('mixed'),
       ...price('driving'),
+      ...price('night'),
       ...price('span'),
     },
   };

@@ -1,10 +1,10 @@
-import { addDays, daysBetween } from '../days/index.ts';
 import { Board } from './board.ts';
 import type { Kept } from './board.ts';
 import { inTurn } from './inTurn.ts';
+import { turnOnMachines } from './machines.ts';
 import type { Standing } from './standing.ts';
-import { isMixed, slotsOver, tellSpots } from './tellSpot.ts';
-import { firstOnTrips } from './trips.ts';
+import { isMixed, nightsOf, slotsOver, tellSpots } from './tellSpot.ts';
+import { firstOnLinks } from './trips.ts';
 import { boundPlan } from './bound.ts';
 import { DAY, dayMinute, SLOT } from './clock.ts';
 import { findFaults } from './judge.ts';
@@ -20,11 +20,8 @@ export type SearchFor = ({ readonly seconds: number } | { readonly rounds: numbe
 /** What an order that finds no place at all counts as: so many days late. */
 const NOWHERE = 365;
 
-const dayOf = (shop: Shop, minute: number): string => addDays(shop.first, Math.floor(minute / DAY));
-
-/** Days that an order is late. */
-export const lateBy = (shop: Shop, order: ShopOrder, end: number): number =>
-  Math.max(0, daysBetween(order.due, dayOf(shop, Math.max(0, end - 1))));
+/** Days that an order is late, by how many days its due day lies behind the first. */
+const lateBy = (due: number, end: number): number => Math.max(0, Math.floor(Math.max(0, end - 1) / DAY) - due);
 
 /** What one order costs as it stands. */
 const costOf = (
@@ -35,9 +32,19 @@ const costOf = (
   s: Standing | undefined,
 ): PlanCost => {
   const order = board.orders.get(id) as ShopOrder;
-  if (!s) return sumUp({ late: order.weight * NOWHERE, bays: 0, upset: 0, overtime: 0, mixed: 0, driving: 0, span: 0 });
+  if (!s)
+    return sumUp({
+      late: order.weight * NOWHERE,
+      bays: 0,
+      upset: 0,
+      overtime: 0,
+      mixed: 0,
+      driving: 0,
+      nights: 0,
+      span: 0,
+    });
   const end = Math.max(0, ...s.spots.map((x) => board.clock.minuteOf(x.end - 1) + 1));
-  const late = order.weight * lateBy(shop, order, end);
+  const late = order.weight * lateBy(board.dues.get(id) ?? 0, end);
   const bays =
     s.bay < 0
       ? 0
@@ -49,9 +56,9 @@ const costOf = (
     const before = told.get(x.op.id);
     return before !== undefined && Math.floor(before / DAY) !== Math.floor(board.clock.minuteOf(x.start) / DAY);
   }).length;
-  const mixed = s.spots.filter((x) => isMixed(shop, x)).length;
+  const mixed = s.spots.filter((x) => isMixed(shop, board.clock, x)).length;
   const over = s.spots.reduce((n, x) => n + x.people.length * slotsOver(shop, board.clock, x), 0);
-  const driven = s.spots.reduce((n, x) => n + (x.op.trailer ? x.people.length * board.trips.onTheWay(x) : 0), 0);
+  const driven = s.spots.reduce((n, x) => n + (x.op.trailer ? x.people.length * board.spots.trips.onTheWay(x) : 0), 0);
   return sumUp({
     late,
     bays,
@@ -59,6 +66,7 @@ const costOf = (
     overtime: Math.round(((shop.prices.overtime ?? 0) * over * SLOT) / 60),
     mixed: (shop.prices.mixed ?? 0) * mixed,
     driving: Math.round(((shop.prices.driving ?? 0) * driven * SLOT) / 60),
+    nights: (shop.prices.night ?? 0) * s.spots.reduce((n, x) => n + x.people.length * nightsOf(board.clock, x), 0),
     span: 0,
   });
 };
@@ -73,7 +81,7 @@ const spanOf = (shop: Shop, board: Board, standings: Iterable<Standing | undefin
 };
 const sumUp = (c: Omit<PlanCost, 'total'>): PlanCost => ({
   ...c,
-  total: c.late + c.bays + c.upset + c.overtime + c.mixed + c.driving + c.span,
+  total: c.late + c.bays + c.upset + c.overtime + c.mixed + c.driving + c.nights + c.span,
 });
 
 /** Rules by which the board is filled order by order. */
@@ -117,6 +125,40 @@ interface Draft {
   span: number;
 }
 
+/** Share of the search that goes into the turns on the machines, where it is asked when the last of everything is done. */
+const FOR_MACHINES = 0.6;
+/** Steps on the machines to a round of the search. */
+const STEPS = 20;
+
+/** A board filled in the turn that is best for machines, where all are put down in it. */
+const onMachines = (
+  shop: Shop,
+  told: ReadonlyMap<string, number>,
+  random: () => number,
+  done: (round: number) => number,
+): { readonly board: Board; readonly draft: Draft }[] => {
+  const board = new Board(shop);
+  const turn = turnOnMachines(shop, board, random, (step) => step % 64 !== 0 || done(step / STEPS) < FOR_MACHINES);
+  const standings =
+    turn &&
+    board.layTurn(
+      turn,
+      shop.orders.map(() => -1),
+    );
+  if (!standings) return [];
+  const draft: Draft = { standings: new Map(), costs: new Map(), total: 0, span: 0 };
+  shop.orders.forEach((o, k) => {
+    const s = standings[k];
+    const cost = costOf(shop, board, told, o.id, s);
+    draft.standings.set(o.id, s);
+    draft.costs.set(o.id, cost);
+    draft.total += cost.total;
+  });
+  draft.span = spanOf(shop, board, standings);
+  draft.total += draft.span;
+  return [{ board, draft }];
+};
+
 /** Fills a board by a rule. */
 const fill = (
   shop: Shop,
@@ -127,7 +169,7 @@ const fill = (
 ): Draft => {
   const draft: Draft = { standings: new Map(), costs: new Map(), total: 0, span: 0 };
   const turn = pinnedFirst(shop, list).map((o) => o.id);
-  for (const id of firstOnTrips(shop, turn, [...shop.pins, ...(was?.values() ?? [])])) {
+  for (const id of firstOnLinks(shop, turn, [...shop.pins, ...(was?.values() ?? [])])) {
     const s = board.place(id, was);
     const cost = costOf(shop, board, told, id, s);
     draft.standings.set(id, s);
@@ -139,14 +181,12 @@ const fill = (
   return draft;
 };
 
-/** Most orders that are taken off the board at once. */
-const MOST = 5;
 /**
- * Shares of rounds in which orders are woven, are many at once, and are put back loosely: by others, or later than they could be. In a
+ * Most orders that are taken off the board at once, and shares of rounds in which orders are woven, are many at once, and are put back loosely: by others, or later than they could be. In a
  * shop with many orders those rounds cost more than they bring (measured by `npm run bench:crews`).
  */
-const FEW = { orders: 12, weaves: 0.35, many: 0.15, loose: 0.4 };
-const LOTS = { weaves: 0.05, many: 0, loose: 0.05 };
+const FEW = { orders: 12, most: 5, weaves: 0.35, many: 0.15, loose: 0.4 };
+const LOTS = { most: 3, weaves: 0.05, many: 0, loose: 0.05 };
 /** By how many of its usual operations' lengths beginnings are mixed at most, and how many orders are many. */
 const MIX = 3;
 const MOST_WOVEN = 12;
@@ -163,9 +203,16 @@ export const planCrews = (
   search: SearchFor,
   say: (part: number, best: number) => void = () => undefined,
 ): CrewPlan => {
+  const began = Date.now();
   const told = new Map(shop.published.map((p) => [p.operation, p.start]));
   const was: Kept | undefined =
     shop.published.length === 0 ? undefined : new Map(shop.published.map((p) => [p.operation, p]));
+  const done = (round: number): number =>
+    'seconds' in search
+      ? (Date.now() - began) / Math.max(1, 1000 * search.seconds)
+      : round < search.rounds
+        ? round / search.rounds
+        : 1;
   const begin = (list: readonly ShopOrder[], kept?: Kept) => {
     const board = new Board(shop);
     return { board, draft: fill(shop, board, told, list, kept) };
@@ -178,21 +225,15 @@ export const planCrews = (
       asked(name) ? [begin([...shop.orders].sort(rule(shop)))] : [],
     ),
   ];
+  const random = randomOf(shop.orders.length * 7919 + shop.operations.length);
+  if ((shop.prices.span ?? 0) > 0 && search.rule === undefined) starts.push(...onMachines(shop, told, random, done));
   const { board, draft } = starts.reduce((a, b) => (b.draft.total < a.draft.total ? b : a));
   const bound = boundPlan(shop);
   let best = draft.total;
   let kept = new Map(draft.standings);
-  const random = randomOf(shop.orders.length * 7919 + shop.operations.length);
   const pinned = new Set(shop.pins.map((p) => shop.operations.find((o) => o.id === p.operation)?.order ?? ''));
   const free = shop.orders.map((o) => o.id).filter((id) => !pinned.has(id));
   const share = free.length <= FEW.orders ? FEW : LOTS;
-  const began = Date.now();
-  const done = (round: number): number =>
-    'seconds' in search
-      ? (Date.now() - began) / Math.max(1, 1000 * search.seconds)
-      : round < search.rounds
-        ? round / search.rounds
-        : 1;
   const startOf = (id: string): number => draft.standings.get(id)?.from ?? board.clock.count;
   type Put = readonly [string, Standing | undefined, PlanCost];
   /** Puts lifted orders down one after another, in a turn by chance. */
@@ -206,30 +247,48 @@ export const planCrews = (
       });
   };
   const usual =
-    shop.operations.reduce((n, o) => n + board.lengthOf(o, o.people[1]), 0) / Math.max(1, shop.operations.length);
+    shop.operations.reduce((n, o) => n + board.spots.lengthOf(o, o.people[1]), 0) / Math.max(1, shop.operations.length);
   /** Puts them down operation by operation; none of them where that leaves no room. */
   const weave = (old: readonly Standing[]): Put[] =>
     (board.weave(old, usual * (0.2 + MIX * random()), random) ?? []).map((s): Put => {
       const id = s.spots[0]?.op.order ?? '';
       return [id, s, costOf(shop, board, told, id, s)];
     });
+  /** What the end of everything costs with some orders standing otherwise. */
+  const spanWith = (placed: readonly Put[]): number => {
+    if ((shop.prices.span ?? 0) === 0) return 0;
+    const stand = new Map(placed.map(([id, s]) => [id, s]));
+    return spanOf(
+      shop,
+      board,
+      shop.orders.map((o) => (stand.has(o.id) ? stand.get(o.id) : draft.standings.get(o.id))),
+    );
+  };
   for (let round = 0; free.length > 0 && best > bound; round++) {
     const part = done(round);
+    globalThis.ROUNDS = round;
     if (part >= 1) break;
     if (round % 64 === 0) say(part, best);
     // One by what it costs, then those that stand near it in time.
     const weights = free.map((id) => 1 + (draft.costs.get(id)?.total ?? 0));
     let at = random() * weights.reduce((a, b) => a + b, 0);
     const seed = free.find((_, i) => (at -= weights[i] as number) <= 0) ?? (free[0] as string);
-    const near = [...free].sort((a, b) => Math.abs(startOf(a) - startOf(seed)) - Math.abs(startOf(b) - startOf(seed)));
+    const begins = startOf(seed);
+    const near = free
+      .map((id) => [Math.abs(startOf(id) - begins), id] as const)
+      .sort((a, b) => a[0] - b[0])
+      .map(([, id]) => id);
     // Now and then many: what crosses each other is put in another turn.
-    const size = Math.min(free.length, random() < share.many ? MOST_WOVEN : 2 + Math.floor(random() * (MOST - 1)));
+    const size = Math.min(
+      free.length,
+      random() < share.many ? MOST_WOVEN : 2 + Math.floor(random() * (share.most - 1)),
+    );
     const out = new Set([seed]);
     while (out.size < size) out.add(near[Math.floor(random() ** 2 * near.length)] as string);
     // What goes on from the site of one that is lifted is lifted with it; what is pinned there keeps that one as well.
     for (const id of out)
       for (const x of draft.standings.get(id)?.spots ?? []) {
-        const next = board.trips.nextOf(x);
+        const next = board.spots.nextOf(x);
         if (next) out.add(next.op.order);
       }
     if ([...out].some((id) => pinned.has(id))) continue;
@@ -240,12 +299,7 @@ export const planCrews = (
     const placed = weaved ? weave(before.map(([, s]) => s as Standing)) : putDown([...out]);
     for (const [, , cost] of placed) now += cost.total;
     if (placed.length === 0) now = Infinity;
-    const stand = new Map(placed.map(([id, s]) => [id, s]));
-    const span = spanOf(
-      shop,
-      board,
-      shop.orders.map((o) => (stand.has(o.id) ? stand.get(o.id) : draft.standings.get(o.id))),
-    );
+    const span = spanWith(placed);
     now += span;
     const warmth = Math.max(1, WARM * best * (1 - part));
     if (now <= draft.total || random() < Math.exp((draft.total - now) / warmth)) {
@@ -283,7 +337,7 @@ const report = (
   ).sort((a, b) => a.start - b.start || a.operation.localeCompare(b.operation));
   const late = shop.orders.flatMap((o) => {
     const mine = plan.filter((p) => p.order === o.id);
-    const days = mine.length === 0 ? 0 : lateBy(shop, o, Math.max(...mine.map((p) => p.end)));
+    const days = mine.length === 0 ? 0 : lateBy(board.dues.get(o.id) ?? 0, Math.max(...mine.map((p) => p.end)));
     return days > 0 ? [{ order: o.id, days }] : [];
   });
   const cost = {
@@ -293,6 +347,7 @@ const report = (
     overtime: sum('overtime'),
     mixed: sum('mixed'),
     driving: sum('driving'),
+    nights: sum('nights'),
     span: spanOf(shop, board, standings.values()),
     total: 0,
   };
@@ -320,6 +375,7 @@ export const costOfTurn = (shop: Shop, ids: readonly string[]): PlanCost => {
     overtime: sum('overtime'),
     mixed: sum('mixed'),
     driving: sum('driving'),
+    nights: sum('nights'),
     span: draft.span,
   });
 };

@@ -1,5 +1,22 @@
+import type { Day } from '../days/index.ts';
+import type { Clock } from './clock.ts';
 import type { Free } from './free.ts';
-import type { Operation, Shop } from './types.ts';
+import type { Operation, Person, Shop } from './types.ts';
+
+/** Whom somebody works with on a day. */
+export const crewOn = (p: Person | undefined, day: Day): string | undefined => {
+  const other = p?.crewOn?.[day];
+  return other === undefined ? p?.crew : (other ?? undefined);
+};
+
+/** Crews of a shop's people by the slot. */
+export const crewsByDay = (shop: Shop, clock: Clock): ((slot: number) => readonly (string | undefined)[]) => {
+  const usual = shop.people.map((p) => p.crew);
+  const changed = new Set(shop.people.flatMap((p) => Object.keys(p.crewOn ?? {})));
+  if (changed.size === 0) return () => usual;
+  const byDay = clock.days.map((day) => (changed.has(day) ? shop.people.map((p) => crewOn(p, day)) : usual));
+  return (slot) => byDay[clock.dayOf(slot)] ?? usual;
+};
 
 /** Those who can do an operation, and those who can help with it, who can do least else first. */
 export interface Able {
@@ -34,10 +51,34 @@ export const shuffled = (able: Able, random: () => number): Able => {
   return { leads: mix(able.leads), all: mix(able.all) };
 };
 
-/** People who are chosen, or the slot at which somebody more is free. */
+/** People who are chosen, or the slot before which there are not enough of them. */
 export type Team = { readonly people: readonly number[] } | { readonly next: number };
 
+// Most spots that are looked at have too few: that is found out without anything being made for it.
 const THERE: number[] = [];
+const IS: boolean[] = [];
+const SOONEST: number[] = [];
+
+/** The slot before which so many people, one who leads among them, are not all free for as long. */
+const soonestOf = (
+  able: Able,
+  free: readonly Free[],
+  [from, to]: readonly [number, number],
+  wanted: number,
+): number => {
+  let k = 0;
+  for (const i of able.all) {
+    const cap = k < wanted ? Infinity : (SOONEST[wanted - 1] as number);
+    const at = IS[i] === true ? from : (free[i] as Free).run(from + 1, to - from, cap);
+    let j = k++;
+    for (; j > 0 && (SOONEST[j - 1] as number) > at; j--) SOONEST[j] = SOONEST[j - 1] as number;
+    SOONEST[j] = at;
+  }
+  let led = Infinity;
+  for (const i of able.leads)
+    led = Math.min(led, IS[i] === true ? from : (free[i] as Free).run(from + 1, to - from, led));
+  return Math.max(from + 1, led, SOONEST[wanted - 1] as number);
+};
 
 /**
  * Chooses so many people for some slots: of one crew where enough of it are free (the one that has the order first), else whoever
@@ -52,20 +93,22 @@ export const pickTeam = (
   favoured: string | undefined,
 ): Team => {
   const [from, to] = span;
-  // Most spots that are looked at have too few: that is found out without anything being made for it.
-  const there = THERE;
-  there.length = 0;
-  let next = Infinity;
+  let count = 0;
   for (const i of able.all) {
-    const who = free[i] as Free;
-    if (who.has(from, to)) there.push(i);
-    else next = Math.min(next, who.after(from));
+    const is = (free[i] as Free).has(from, to);
+    IS[i] = is;
+    if (is) THERE[count++] = i;
   }
-  if (there.length < wanted) return { next };
-  const first = able.leads.find((i) => there.includes(i));
-  if (first === undefined) return { next };
+  let first: number | undefined;
+  for (const i of able.leads) {
+    if (IS[i] !== true) continue;
+    first = i;
+    break;
+  }
+  if (count < wanted || first === undefined) return { next: soonestOf(able, free, span, wanted) };
   if (wanted === 1 && favoured === undefined) return { people: [first] };
-  const leads = able.leads.filter((i) => there.includes(i));
+  const there = THERE.slice(0, count);
+  const leads = able.leads.filter((i) => IS[i]);
   const tried = new Set<string>();
   for (const crew of [favoured, ...leads.map((i) => crews[i])]) {
     if (crew === undefined || tried.has(crew)) continue;

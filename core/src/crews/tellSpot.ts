@@ -1,12 +1,24 @@
 import { DAY, SLOT } from './clock.ts';
 import type { Clock } from './clock.ts';
 import type { Spot } from './standing.ts';
+import { crewOn } from './team.ts';
 import { waysOf } from './trips.ts';
 import type { Planned, Shop } from './types.ts';
 
 /** Whether people of different crews do an operation together. */
-export const isMixed = (shop: Shop, spot: Spot): boolean =>
-  new Set(spot.people.map((i) => shop.people[i]?.crew)).size > 1;
+export const isMixed = (shop: Shop, clock: Clock, spot: Spot): boolean => {
+  if (spot.people.length < 2) return false;
+  const day = clock.days[clock.dayOf(spot.start)] ?? shop.first;
+  return new Set(spot.people.map((i) => crewOn(shop.people[i], day))).size > 1;
+};
+
+/** Nights that the people of a spot are away for. */
+export const nightsOf = (clock: Clock, spot: Spot): number =>
+  spot.op.stays === true ? clock.dayOf(spot.end - 1) - clock.dayOf(spot.start) : 0;
+
+/** Slots from one up to another in which a spot is worked on. */
+const slotsIn = (spot: Spot, from: number, to: number): readonly number[] =>
+  spot.at?.filter((s) => s >= from && s < to) ?? Array.from({ length: Math.max(0, to - from) }, (_, k) => from + k);
 
 /** Slots of a spot that lie over the shop's hours. */
 export const slotsOver = (shop: Shop, clock: Clock, spot: Spot): number => {
@@ -14,7 +26,7 @@ export const slotsOver = (shop: Shop, clock: Clock, spot: Spot): number => {
   if (!overtime || overtime.days.length === 0) return 0;
   let over = 0;
   // Of what goes on from another the first slots are those of the other's way home.
-  for (let s = Math.max(spot.start, spot.after?.end ?? 0); s < spot.end; s++) {
+  for (const s of slotsIn(spot, Math.max(spot.start, spot.after?.end ?? 0), spot.end)) {
     const day = clock.days[clock.dayOf(s)];
     const closes = early?.find((e) => e.day === day)?.to ?? hours[1];
     if ((clock.minuteOf(s) % DAY) + SLOT > closes) over++;
@@ -24,12 +36,12 @@ export const slotsOver = (shop: Shop, clock: Clock, spot: Spot): number => {
 
 /**
  * An operation as the plan tells it.
- * @param goesOn whether another delivery goes on from it: then it ends on its site
+ * @param goesOn whether another goes on from it: a delivery then ends on its site
  */
 const tellSpot = (shop: Shop, clock: Clock, spot: Spot, goesOn: boolean): Planned => {
   const until = spot.end - (goesOn ? waysOf(spot.op)[1] : 0);
   const pieces: [number, number][] = [];
-  for (let s = spot.start; s < until; s++) {
+  for (const s of slotsIn(spot, spot.start, until)) {
     const at = clock.minuteOf(s);
     const open = pieces.at(-1);
     // A piece is of one day, also where work goes on over midnight.
@@ -47,11 +59,12 @@ const tellSpot = (shop: Shop, clock: Clock, spot: Spot, goesOn: boolean): Planne
     people: spot.people.map((i) => shop.people[i]?.id ?? ''),
     trailer: shop.trailers[spot.trailer] ?? null,
     ...(spot.after ? { after: spot.after.op.id } : {}),
+    ...(spot.rack ? { driesOn: shop.places[spot.rack.place]?.id ?? '' } : {}),
     pieces,
   };
 };
 
-/** Operations as the plan tells them, those that are brought on one trip after each other. */
+/** Operations as the plan tells them, those that go on from each other as one. */
 export const tellSpots = (shop: Shop, clock: Clock, spots: readonly Spot[]): Planned[] => {
   const goneOn = new Set(spots.flatMap((s) => s.after ?? []));
   return spots.map((s) => tellSpot(shop, clock, s, goneOn.has(s)));

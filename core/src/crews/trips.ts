@@ -2,7 +2,8 @@ import { SLOT } from './clock.ts';
 import type { Spot } from './standing.ts';
 import type { Operation, Shop } from './types.ts';
 
-const slotsOf = (minutes: number): number => Math.ceil(minutes / SLOT - 1e-9);
+/** Slots that minutes take. */
+export const slotsOf = (minutes: number): number => Math.ceil(minutes / SLOT - 1e-9);
 
 /** Slots of an operation's ways, there and back. */
 export const waysOf = (op: Operation): readonly [number, number] => [
@@ -26,13 +27,13 @@ export const makeHops = (shop: Pick<Shop, 'hops'>): ((a: string, b: string) => n
   return (a, b) => known.get(`${a}\n${b}`);
 };
 
-/** Orders in a turn, those before others from whose sites these go on. */
-export const firstOnTrips = (
-  shop: Pick<Shop, 'operations' | 'hops'>,
+/** Orders in a turn, those before others from whose sites or work these go on. */
+export const firstOnLinks = (
+  shop: Pick<Shop, 'operations'>,
   turn: readonly string[],
   told: readonly { readonly operation: string; readonly after?: string }[],
 ): readonly string[] => {
-  if (!shop.hops) return turn;
+  if (!told.some((t) => t.after !== undefined)) return turn;
   const orderOf = new Map(shop.operations.map((o) => [o.id, o.order]));
   const before = new Map<string, string>();
   for (const t of told) {

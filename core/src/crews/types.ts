@@ -9,6 +9,16 @@ export interface Person {
   readonly away?: readonly { readonly day: Day; readonly from?: number; readonly to?: number }[];
   /** Whom somebody works with: those of one crew are kept together where that costs nothing. */
   readonly crew?: string;
+  /** Days on which that is another; none for nobody. */
+  readonly crewOn?: Readonly<Record<Day, string | null>>;
+}
+
+/** A place, machine or trailer that is not to be had, all of a day or between two minutes of it. */
+export interface Out {
+  readonly what: string;
+  readonly day: Day;
+  readonly from?: number;
+  readonly to?: number;
 }
 
 /** Where work is done. `holds`: longest, widest, highest unit, inches. */
@@ -64,6 +74,12 @@ export interface Operation {
   readonly travel?: readonly [number, number];
   /** Minutes that it dries, nights counted, before what needs it starts. */
   readonly dry: number;
+  /** Kind of place that it is put down on to dry, and takes until it has; left out, it dries where it is. */
+  readonly dryOn?: string;
+  /** Those of its minutes that are saved where the same people go straight on to it, on one day, from work that is set up alike. */
+  readonly setup?: { readonly like: string; readonly minutes: number };
+  /** Whoever goes there stays the night until it is done, rather than come home; over no day off. */
+  readonly stays?: boolean;
   readonly needs: readonly string[];
   /** Whether it may go on the next day. */
   readonly splits: boolean;
@@ -88,14 +104,14 @@ export interface Fixed {
   readonly place?: string;
   readonly people?: readonly string[];
   readonly trailer?: string;
-  /** The delivery from whose site this one goes on. */
+  /** The delivery from whose site this one goes on, or the work from which it goes straight on, set up alike. */
   readonly after?: string;
 }
 
 /**
  * What it costs, cents: a day that a unit stands in a bay, an operation that is moved to another day than was told, an hour that
- * somebody works over the shop's hours, an operation that people of different crews do together, and an hour that somebody is on the way
- * with a trailer. Nothing where left out.
+ * somebody works over the shop's hours, an operation that people of different crews do together, an hour that somebody is on the way
+ * with a trailer, and a night that somebody is away for. Nothing where left out.
  */
 export interface ShopPrices {
   readonly bayDay: number;
@@ -103,6 +119,7 @@ export interface ShopPrices {
   readonly overtime?: number;
   readonly mixed?: number;
   readonly driving?: number;
+  readonly night?: number;
   /** A minute until the last of everything is done, nights counted. */
   readonly span?: number;
 }
@@ -132,6 +149,7 @@ export interface Shop {
   readonly orders: readonly ShopOrder[];
   readonly operations: readonly Operation[];
   readonly hops?: readonly Hop[];
+  readonly out?: readonly Out[];
   readonly pins: readonly Fixed[];
   readonly published: readonly Fixed[];
   readonly prices: ShopPrices;
@@ -148,8 +166,13 @@ export interface Planned {
   readonly place: string | null;
   readonly people: readonly string[];
   readonly trailer: string | null;
-  /** The delivery from whose site it goes on; it is loaded with that one, and ends where that one would have gone home. */
+  /**
+   * The delivery from whose site it goes on: it is loaded with that one, and begins where that one would have gone home. Or the work
+   * from which its people go straight on to it, set up alike.
+   */
   readonly after?: string;
+  /** Where what it coats dries. */
+  readonly driesOn?: string;
   readonly pieces: readonly (readonly [number, number])[];
 }
 
@@ -161,6 +184,7 @@ export interface PlanCost {
   readonly overtime: number;
   readonly mixed: number;
   readonly driving: number;
+  readonly nights: number;
   readonly span: number;
   readonly total: number;
 }

@@ -139,7 +139,7 @@ const compute = (input: OrderInput, rules: BusinessRules, effort: Effort): Order
     { quick: effort === 'quick', ...(input.method ? { chosen: input.method } : {}) },
   );
   const method = input.method ?? methods.method;
-  const chosen = methods.proposals.find((p) => p.method === method) as Proposal;
+  const { chosen } = methods;
   const { build, takeoff, steps, operations, price } = chosen;
   const size = measureTravelling(build.parts).size;
   return {

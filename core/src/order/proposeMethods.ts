@@ -6,6 +6,7 @@ import type { Price } from '../price/index.ts';
 import type { FoundationPlan } from '../site/index.ts';
 import { driveMinutes, measureLabour, measureRepeat, METHODS, planOperations, planSteps } from '../steps/index.ts';
 import type { Method, Operation, Step } from '../steps/index.ts';
+import { withItems } from '../stock/index.ts';
 import type { Takeoff } from '../takeoff/index.ts';
 import type { Build } from '../unit/index.ts';
 import type { BusinessRules } from './businessRules.ts';
@@ -51,6 +52,9 @@ export interface Proposal {
 export interface MethodPlan {
   readonly method: Method;
   readonly why: string;
+  /** The proposal of the method that is asked for, or taken. */
+  readonly chosen: Proposal;
+  /** All of them; counted out when they are first asked for. */
   readonly proposals: readonly Proposal[];
 }
 
@@ -294,14 +298,24 @@ export const proposeMethods = (
   const proposed: Method = build.facts.knockDown && can('kit') ? 'kit' : (PREFERRED.find(can) ?? 'on-site');
   const method = options.chosen ?? proposed;
   const [whole, taken] = ['whole', proposed].map((m) => judged.find((p) => p.method === m)) as [Judged, Judged];
+  const count = (p: Judged): Proposal => countOut(p, made.takeoffOf, foundation, site, rules);
+  const chosen = count(judged.find((p) => p.method === method) as Judged);
+  let all: readonly Proposal[] | undefined;
   return {
     method: proposed,
     why:
       proposed === 'whole' || whole.possible
         ? (taken.reasons[0] ?? '')
         : [whole.reasons[0] ?? '', ...(taken.possible ? [taken.reasons[0] ?? ''] : [])].join(' '),
-    proposals: judged
-      .filter((p) => options.quick !== true || p.method === method)
-      .map((p) => countOut(p, made.takeoffOf, foundation, site, rules)),
+    chosen,
+    // What is not chosen has cuttings of its own: nothing takes longer, and few look at it.
+    get proposals() {
+      all ??= withItems(rules.items, () =>
+        judged
+          .filter((p) => options.quick !== true || p.method === method)
+          .map((p) => (p.method === method ? chosen : count(p))),
+      );
+      return all;
+    },
   };
 };
