@@ -10,6 +10,18 @@ const meet = (a: Planned, b: Planned): boolean => a.pieces.some((p) => b.pieces.
 /** Work is planned in quarters of an hour, and so are ways. */
 const upTo15 = (minutes: number): number => 15 * Math.ceil(minutes / 15 - 1e-9);
 
+/** Pieces without so many minutes at their beginning and at their end. */
+const withoutWays = (pieces: Planned['pieces'], out: number, home: number): (readonly [number, number])[] => {
+  const all = pieces.reduce((n, [from, to]) => n + to - from, 0);
+  let done = 0;
+  return pieces.flatMap(([from, to]) => {
+    const at = done;
+    done += to - from;
+    const piece = [from + Math.max(0, out - at), to - Math.max(0, done - (all - home))] as const;
+    return piece[0] < piece[1] ? [piece] : [];
+  });
+};
+
 /** Everything that is wrong with a plan, held against the shop minute by minute, however the plan was come by. */
 export const findFaults = (shop: Shop, plan: readonly Planned[]): Fault[] => {
   const out: Fault[] = [];
@@ -110,7 +122,7 @@ export const findFaults = (shop: Shop, plan: readonly Planned[]): Fault[] => {
   const check = (p: Planned, op: Operation): void => {
     const order = orders.get(op.order);
     // What goes on from another's site has left the shop with it.
-    const leaves = tripOf(p)[0]?.start ?? p.start;
+    const leaves = op.trailer === true ? (tripOf(p)[0]?.start ?? p.start) : p.start;
     if (p.start < shop.now && !pinned.has(op.id)) say('past', op.id, `${op.id} is planned for a time that is past.`);
     for (const n of op.needs) {
       const before = at.get(n);
@@ -159,10 +171,7 @@ export const findFaults = (shop: Shop, plan: readonly Planned[]): Fault[] => {
       goneOn.has(op.id) && op.trailer === true ? 0 : (op.travel?.[1] ?? 0),
     ] as const;
     // On its way neither weather nor the hours of the site hold it up.
-    const work = p.pieces.map(([from, to], i): readonly [number, number] => [
-      from + (i === 0 ? upTo15(way[0]) : 0),
-      to - (i === p.pieces.length - 1 ? upTo15(way[1]) : 0),
-    ]);
+    const work = withoutWays(p.pieces, upTo15(way[0]), upTo15(way[1]));
     const worked = work.reduce((n, [from, to]) => n + Math.max(0, to - from), 0);
     const asked = takes(p, op);
     if (worked < asked - 1e-6 && !pinned.has(op.id))
