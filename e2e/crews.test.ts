@@ -228,6 +228,6 @@ describe('a week of a shop', () => {
     await press(page, 'Somebody is away');
     await set('From', days[21] as string);
     await send(page, 'Write it down');
-    await page.waitForSelector(`[data-away="${days[21]}"]`);
+    await page.waitForSelector(`[data-testid="away"] [data-written="${days[21]}"]`);
   });
 });

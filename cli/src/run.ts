@@ -1,5 +1,5 @@
 import { checkBuild, proveMends } from '@rubbet/core/check';
-import { operationsOf, planCrews, promiseDay, readShop, writePlan } from '@rubbet/core/crews';
+import { isFlat, operationsOf, planCrews, promiseDay, readShop, writePlan } from '@rubbet/core/crews';
 import { addDays } from '@rubbet/core/days';
 import { DemandError, planSheetDemand, planSticks, readDemand, readRack, readSheetDemand } from '@rubbet/core/cut';
 import { ItemError, readItemChanges, withItems } from '@rubbet/core/stock';
@@ -18,7 +18,7 @@ import {
 import { clean } from '@rubbet/core/measure';
 import { compareBuilds, measureMass } from '@rubbet/core/unit';
 import { buildSpec, defaultsOf, FAMILIES, findFamily, parseSpec, SpecError } from '@rubbet/core/model';
-import { computeOrder, readMethodSite, SiteError, writeMethods } from '@rubbet/core/order';
+import { computeOrder, METHOD_RULES, readMethodSite, SiteError, writeMethods } from '@rubbet/core/order';
 import { planFoundation, planPads, readSurvey, SurveyError } from '@rubbet/core/site';
 import { LABOUR_RATES, measureLabour, measureRepeat, METHODS } from '@rubbet/core/steps';
 import type { Method } from '@rubbet/core/steps';
@@ -296,7 +296,17 @@ const answer = (call: Call, inputs: Inputs): string => {
       const size = computed.summary.room ?? outsideSize(computed.build);
       const order = { id, due: addDays(shop.first, shop.days), weight: 0, size };
       const day = shop.hours[1] - shop.hours[0];
-      return json(promiseDay(shop, order, operationsOf(id, computed.operations, { day })));
+      const has = (kind: string): boolean => shop.places.some((p) => p.kind === kind);
+      const flat = {
+        ...(has('paint') ? { coatedAt: 'paint' } : {}),
+        ...(has('rack') ? { driesOn: 'rack' } : {}),
+      };
+      const operations = operationsOf(id, computed.operations, {
+        day,
+        nightFrom: METHOD_RULES.nightFrom,
+        ...(isFlat(computed.operations) ? { flat } : {}),
+      });
+      return json(promiseDay(shop, order, operations));
     }
     case 'batch': {
       const units = (call.all ?? []).map((word) => {

@@ -140,9 +140,10 @@ export const shops = fc
           ? [
               op(id, 'set', {
                 place: 'site',
-                minutes: Math.min(20, c) * 15,
                 skill: 'site',
-                ...(r.stays ? { splits: true, stays: true, minutes: c * 30 } : { splits: false }),
+                ...(r.stays
+                  ? { splits: true, stays: true, minutes: c * 30 }
+                  : { splits: false, minutes: Math.min(20, c) * 15 }),
                 travel: [30, 45] as const,
                 needs: [`${id}/drive`],
                 limits: { rain: 0.6, wind: 20 },

@@ -83,6 +83,13 @@ export const AWAY: readonly {
   { name: 'Jory Penn', from: 4, days: 1, part: 'afternoon', note: 'dentist' },
 ];
 
+/** What is out, counted from today as days away are, and who helps another crew meanwhile: on the days that somebody of theirs is away. */
+export const OUT = [
+  { kind: 'trailer', ref: 'flatbed', from: 8, to: 720, note: 'inspection' },
+  { kind: 'row', ref: 'saw', from: 15, to: 720, note: 'new blade and fence' },
+] as const;
+export const HELPS = { name: 'Abel Stroud', crew: 'hazel', while: 'Petra Lunn' } as const;
+
 /** What pulls the trailers: pounds that they tow, and that their hitches bear. */
 export const VEHICLES = [
   { id: 'old-truck', name: 'old truck', tows: 7200, tongue: 900 },

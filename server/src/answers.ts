@@ -2,6 +2,8 @@
 export type { ModelFile } from '@rubbet/core/formats';
 export type { Spec } from '@rubbet/core/model';
 export type * from './absences/absences.answers.ts';
+export type * from './crewDays/crewDays.answers.ts';
+export type * from './outages/outages.answers.ts';
 export type * from './auth/auth.answers.ts';
 export type * from './batches/batches.answers.ts';
 export type * from './bench/bench.answers.ts';

@@ -1,6 +1,8 @@
 import { Module } from '@nestjs/common';
 import { APP_FILTER, APP_GUARD, APP_INTERCEPTOR } from '@nestjs/core';
 import { AbsencesModule } from './absences/absences.module.ts';
+import { CrewDaysModule } from './crewDays/crewDays.module.ts';
+import { OutagesModule } from './outages/outages.module.ts';
 import { AuthModule } from './auth/auth.module.ts';
 import { BatchesModule } from './batches/batches.module.ts';
 import { BenchModule } from './bench/bench.module.ts';
@@ -51,6 +53,8 @@ import { VisitModule } from './visit/visit.module.ts';
     BenchModule,
     BoardModule,
     AbsencesModule,
+    CrewDaysModule,
+    OutagesModule,
     FeedsModule,
     RoadModule,
     ModelsModule,

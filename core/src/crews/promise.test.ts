@@ -1,7 +1,8 @@
 import { computeOrder } from '../order/index.ts';
-import { parseSpec } from '../model/index.ts';
+import { buildSpec, parseSpec } from '../model/index.ts';
+import { planSteps } from '../steps/index.ts';
 import { addDays } from '../days/index.ts';
-import { blockOf, operationsOf, planCrews, promiseDay } from './index.ts';
+import { blockOf, isFlat, operationsOf, planCrews, promiseDay } from './index.ts';
 import type { Operation, Shop } from './index.ts';
 
 const FIRST = '2026-03-02';
@@ -43,6 +44,60 @@ const frame = (order: string, minutes: number): Operation => ({
   splits: true,
 });
 const wanted = { id: 'new', due: addDays(FIRST, 30), weight: 1000 };
+
+describe('what a shop makes of blocks', () => {
+  const walkIn = computeOrder({
+    spec: parseSpec({ family: 'walk-in', params: {} }),
+    miles: 90,
+    method: 'panels',
+  }).operations;
+  const raised = computeOrder({ spec: parseSpec({ family: 'raised-gable', params: {} }), miles: 90 }).operations;
+  const of = (list: typeof walkIn, more: object = {}) => operationsOf('9', list, { nightFrom: 120, ...more });
+  it('coats panels at the paint corner, and lets them dry on a rack, where there is one', () => {
+    expect([isFlat(walkIn), isFlat(raised)]).toEqual([true, false]);
+    const coats = (more: object) => of(walkIn, more).filter((o) => o.skill === 'paint');
+    expect(coats({}).map((o) => [o.place, o.dryOn])).toEqual([
+      ['bay', undefined],
+      ['bay', undefined],
+    ]);
+    expect(coats({ flat: { coatedAt: 'paint', driesOn: 'rack' } }).map((o) => [o.place, o.dryOn])).toEqual([
+      ['paint', 'rack'],
+      ['paint', 'rack'],
+    ]);
+  });
+  it('saves what is set up: 3 minutes an item, 5 for sheets, 3 for mesh, 10 for a brush', () => {
+    const list = of(raised, { like: { saw: 'model 3', paint: 'stain' } });
+    const cuts = planSteps(buildSpec(parseSpec({ family: 'raised-gable', params: {} }))).filter(
+      (s) => s.verb === 'cut',
+    );
+    const sticks = cuts.filter((s) => s.id !== 'cut-sheets' && s.id !== 'cut-mesh').length;
+    const minutes =
+      3 * sticks + (cuts.some((s) => s.id === 'cut-sheets') ? 5 : 0) + (cuts.some((s) => s.id === 'cut-mesh') ? 3 : 0);
+    expect(list.find((o) => o.skill === 'saw')?.setup).toEqual({ like: 'model 3', minutes });
+    expect(list.filter((o) => o.skill === 'paint').map((o) => o.setup)).toEqual(
+      [1, 2].map(() => ({ like: 'stain', minutes: 10 })),
+    );
+    // Of what nobody says it is like, nothing is saved.
+    expect(of(raised).some((o) => o.setup)).toBe(false);
+  });
+  it('stays the night from two hours’ drive on, where a day does not hold the work', () => {
+    const site = (miles: number) => {
+      const { operations: blocks } = computeOrder({
+        spec: parseSpec({ family: 'walk-in', params: {} }),
+        miles,
+        method: 'panels',
+      });
+      return of(blocks, { day: 480 }).filter((o) => o.id.startsWith('9/site'));
+    };
+    const [near, far] = [site(20), site(110)];
+    expect(near.length).toBeGreaterThan(1);
+    expect(near.some((o) => o.stays)).toBe(false);
+    expect(far).toHaveLength(1);
+    expect(far[0]).toMatchObject({ stays: true, splits: true });
+    const work = (list: typeof near): number => list.reduce((n, o) => n + o.minutes, 0);
+    expect(work(far)).toBeCloseTo(work(near), 6);
+  });
+});
 
 describe('the blocks of a unit as work of a shop', () => {
   const { operations } = computeOrder({ spec: parseSpec({ family: 'raised-lean-to', params: {} }), miles: 20 });

@@ -1,95 +1,15 @@
 import { randomOf } from '../cut/index.ts';
 import { addDays, daysBetween } from '../days/index.ts';
 import type { Day } from '../days/index.ts';
-import type { Operation as StepOperation } from '../steps/index.ts';
-import type { Station } from '../steps/index.ts';
 import { Board } from './board.ts';
 import { slotsOver } from './tellSpot.ts';
 import { DAY, dayMinute, makeClock, SLOT } from './clock.ts';
-import { CREW_RULES } from './rules.ts';
-import type { CrewRules } from './rules.ts';
+import { VISIT } from './operationsOf.ts';
 import { planCrews } from './search.ts';
-import { BAY } from './spots.ts';
-import type { Operation, Shop, ShopOrder, WeatherLimits } from './types.ts';
+import type { Operation, Shop, ShopOrder } from './types.ts';
 
 /** Spread of how long work takes, as a share of it, where nothing was logged. Common practice, no source. */
 const SPREAD = 0.2;
-/** What somebody must be able to do for a station's work, and with what else one may help with it. */
-export const SKILLS = {
-  saw: 'saw',
-  bay: 'framing',
-  paint: 'paint',
-  yard: 'loading',
-  road: 'driving',
-  site: 'site',
-} as const;
-const HELPERS: Readonly<Partial<Record<Station, readonly string[]>>> = {
-  yard: ['framing', 'driving', 'site', 'saw'],
-  road: ['site', 'framing', 'loading'],
-  site: ['framing', 'driving'],
-};
-
-/** Mark between an operation's id and the number of a later visit. */
-const VISIT = '~';
-/** The block that a visit belongs to. */
-export const blockOf = (operation: string): string => operation.split(VISIT)[0] ?? operation;
-
-/** What a plan of some blocks must know of a shop: how long a day is, minutes, what weather stops work, and the hours of the site. */
-export interface BlockRules {
-  readonly day?: number;
-  readonly rules?: Pick<CrewRules, 'rain' | 'frost' | 'wind'>;
-  readonly window?: readonly [number, number];
-}
-
-/**
- * The blocks of a unit's work as a shop's operations. What is coated stands in its bay; what is driven takes a trailer. Whoever goes out
- * goes there and back: work on site that one day does not hold is several visits.
- */
-export const operationsOf = (
-  order: string,
-  blocks: readonly StepOperation[],
-  { day = 480, rules = CREW_RULES, window }: BlockRules = {},
-): Operation[] => {
-  const stops = { rain: { rain: rules.rain }, frost: { low: rules.frost }, wind: { wind: rules.wind } } as const;
-  const known = new Set(blocks.map((b) => b.key));
-  const lastOf = new Map<string, string>();
-  const out: Operation[] = [];
-  for (const b of blocks) {
-    const away = b.place === 'site' || b.station === 'road' || b.station === 'site';
-    const open = away || b.station === 'yard';
-    const limits = Object.assign({}, ...(open ? b.stops.map((w) => stops[w]) : [])) as WeatherLimits;
-    const helpers = HELPERS[b.station];
-    const way = SLOT * Math.ceil(b.way / SLOT);
-    // Its usual crew is the best number for it: more only stand in each other's way, or drive along.
-    const best = Math.max(b.least, b.crew);
-    const work = Math.max(1, ((b.minutes - b.driving) * b.crew) / best);
-    // A visit must fit into a day, and into the hours of its site, with the fewest that can do it.
-    const opened = window ? Math.max(SLOT, SLOT * Math.floor((window[1] - window[0]) / SLOT) - SLOT) : day;
-    const holds = Math.min(Math.max(60, day - 2 * way - SLOT), opened);
-    const visits = away ? Math.max(1, Math.ceil((work * best) / Math.max(1, b.least) / holds)) : 1;
-    const id = `${order}/${b.key}`;
-    const needs = b.needs.filter((n) => known.has(n)).map((n) => lastOf.get(n) ?? `${order}/${n}`);
-    for (let k = 1; k <= visits; k++)
-      out.push({
-        id: k === 1 ? id : `${id}${VISIT}${k}`,
-        order,
-        place: away ? 'site' : b.station === 'paint' ? BAY : b.station,
-        minutes: work / visits,
-        people: [b.least, best],
-        skill: SKILLS[b.station],
-        ...(helpers ? { helpers } : {}),
-        ...(away && way > 0 ? { travel: [way, way] as const } : {}),
-        dry: k === visits ? b.dry : 0,
-        needs: k === 1 ? needs : [k === 2 ? id : `${id}${VISIT}${k - 1}`],
-        splits: !away && b.spans,
-        ...(Object.keys(limits).length > 0 ? { limits } : {}),
-        ...(b.station === 'road' ? { trailer: true } : {}),
-      });
-    lastOf.set(b.key, out.at(-1)?.id ?? id);
-  }
-  return out;
-};
-
 /** The days that an order can be promised for, and what would make it sooner. */
 export interface Promised {
   /** As planned, with everything taking as long as it should. */

@@ -14,6 +14,10 @@ export interface CrewRules {
   readonly mixed: number;
   /** An hour that somebody is on the way with a trailer. */
   readonly driving: number;
+  /** Racks on which the panels of an order dry, off their bay. */
+  readonly racks: number;
+  /** A site that its customer has not said is ready is not gone to within so many days. */
+  readonly confirm: number;
   /** How long people stay over the shop's hours where they do. */
   readonly overtime: number;
   /** Chance of rain from which work in the rain waits, 0 to 1; coldest for coats and concrete, °F; windiest for panels, mph. */
@@ -30,17 +34,23 @@ export const CREW_RULES: CrewRules = {
   overtimeHour: 4800,
   mixed: 400,
   driving: 3000,
+  racks: 0,
+  confirm: 2,
   overtime: 120,
   rain: 0.5,
   frost: 40,
   wind: 20,
 };
 
-/** What a business's rules make things cost. */
-export const pricesOf = (rules: CrewRules): ShopPrices => ({
+/**
+ * What a business's rules make things cost.
+ * @param night a night away for one, cents
+ */
+export const pricesOf = (rules: CrewRules, night = 0): ShopPrices => ({
   bayDay: rules.bayDay,
   upset: rules.upset,
   overtime: rules.overtimeHour,
   mixed: rules.mixed,
   driving: rules.driving,
+  night,
 });

@@ -266,7 +266,6 @@ export const planCrews = (
   };
   for (let round = 0; free.length > 0 && best > bound; round++) {
     const part = done(round);
-    globalThis.ROUNDS = round;
     if (part >= 1) break;
     if (round % 64 === 0) say(part, best);
     // One by what it costs, then those that stand near it in time.

@@ -92,6 +92,8 @@ const BOUNDS: Readonly<Record<string, readonly [number, number]>> = {
   'crews.overtimeHour': [0, 50_000],
   'crews.mixed': [0, 100_000],
   'crews.driving': [0, 50_000],
+  'crews.racks': [0, 40],
+  'crews.confirm': [0, 30],
   'crews.overtime': [0, 240],
   'crews.rain': [0, 1],
   'crews.frost': [0, 70],

@@ -4,6 +4,9 @@ import type { StepList } from './stepList.ts';
 /** What takes paint or stain. */
 const COATED: ReadonlySet<string> = new Set(['siding', 'trim', 'nest', 'door']);
 
+/** Minutes for opening, stirring and cleaning the brushes; common practice, no source. */
+const STIR = 10;
+
 /** Two coats with a night between, in the paint corner or where it stands; nothing where there is no siding. */
 export const coatSteps = (
   list: StepList,
@@ -15,7 +18,7 @@ export const coatSteps = (
   const sided = list.build.parts.filter(
     (p) => COATED.has(p.role) && p.fit !== 'cut on site' && (assemblies?.has(p.assembly) ?? true),
   );
-  const minutes = 10 + areaOf(sided) * list.rates.coatPerSquareFoot;
+  const minutes = STIR + areaOf(sided) * list.rates.coatPerSquareFoot;
   const id = where === 'site' ? 'site-coat' : 'coat';
   const first = list.add({
     id: `${id}-1`,
@@ -30,6 +33,7 @@ export const coatSteps = (
     station: where,
     parts: sided.map((p) => p.id),
     minutes,
+    setup: STIR,
     needs: after,
     view: 'three',
     people: 1,
@@ -43,6 +47,7 @@ export const coatSteps = (
       station: where,
       parts: sided.map((p) => p.id),
       minutes,
+      setup: STIR,
       needs: [first],
       view: 'three',
       people: 1,

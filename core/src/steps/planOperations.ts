@@ -18,6 +18,8 @@ export interface Operation {
   /** Minutes of it that are driven, and how long the way is, one way; 0 in the shop. */
   readonly driving: number;
   readonly way: number;
+  /** Minutes of it that are spent on setting up. */
+  readonly setup: number;
   /** Minutes that must pass after it before the next may start. */
   readonly dry: number;
   /** Stands still in this weather. */
@@ -138,6 +140,7 @@ export const planOperations = (steps: readonly Step[], repeat = 1, indoors = fal
         ],
         minutes: crewMinutes(mine, info.crew, repeat),
         driving: mine.filter((s) => s.station === 'road').reduce((n, s) => n + s.minutes, 0),
+        setup: mine.reduce((n, s) => n + (s.setup ?? 0), 0),
         way: info.station === 'road' || mine[0]?.place === 'site' ? way : 0,
         needs: [...needs],
         steps: mine.map((s) => s.id),

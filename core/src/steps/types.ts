@@ -78,6 +78,8 @@ export interface Step {
    * what is done unit by unit.
    */
   readonly batch?: 'by unit' | 'whole';
+  /** Those of its minutes that are spent on setting up: whoever does the same for the next unit just before has them behind them. */
+  readonly setup?: number;
   /** Something is poured in it: frost stops it. */
   readonly pours?: true;
   /** From where the picture looks: a drawing view. */

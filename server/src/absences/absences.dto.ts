@@ -1,8 +1,7 @@
 import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
 import { IsIn } from 'class-validator';
+import { PARTS } from '../common/daySpan.ts';
 import { Id, IsDay, Optional, Text } from '../common/inputs.ts';
-
-const PARTS = ['day', 'morning', 'afternoon'] as const;
 
 export class AbsenceDto {
   @ApiProperty()

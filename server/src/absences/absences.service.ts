@@ -1,7 +1,7 @@
 import { BadRequestException, Inject, Injectable, NotFoundException } from '@nestjs/common';
-import { addDays, daysBetween } from '@rubbet/core/days';
 import type { User } from '../auth/auth.answers.ts';
 import { shopToday } from '../business/readBusiness.ts';
+import { daySpan, minutesIn } from '../common/daySpan.ts';
 import { noteDeed } from '../database/audit.ts';
 import { DB } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
@@ -10,10 +10,8 @@ import { transact } from '../database/transact.ts';
 import type { Absence } from './absences.answers.ts';
 import type { AbsenceDto } from './absences.dto.ts';
 
-/** Most days that are written down at once, and that are listed. */
-const MOST = 60;
+/** Most days that are listed. */
 const LISTED = 500;
-const NOON = 720;
 
 /** Who is away when: holidays, illness, half days. */
 @Injectable()
@@ -43,26 +41,15 @@ export class Absences {
   add(body: AbsenceDto, me: User): Promise<Absence[]> {
     return transact(this.db, async (trx) => {
       await lockShared(trx, 'board');
-      const until = body.until ?? body.day;
-      if (body.day < (await shopToday(trx)))
-        throw new BadRequestException({ code: 'invalid', message: 'That day is over: choose today or a later one.' });
-      const count = daysBetween(body.day, until) + 1;
-      if (count < 1 || count > MOST)
-        throw new BadRequestException({
-          code: 'invalid',
-          message: `The last day must not lie before the first, nor more than ${MOST} days after it.`,
-        });
+      const days = await daySpan(trx, body.day, body.until);
       if (!(await trx('users').where({ id: body.userId, active: true }).first('id')))
         throw new BadRequestException({ code: 'invalid', message: 'Choose somebody of the book of people.' });
-      const days = Array.from({ length: count }, (_, n) => addDays(body.day, n));
-      const part = body.part ?? 'day';
       await trx('absences').where({ user_id: body.userId }).whereIn('day', days).delete();
       for (const day of days)
         await trx('absences').insert({
           user_id: body.userId,
           day,
-          from_minute: part === 'afternoon' ? NOON : null,
-          to_minute: part === 'morning' ? NOON : null,
+          ...minutesIn(body.part),
           note: body.note ?? '',
           by: me.name,
         });

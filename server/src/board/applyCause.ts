@@ -1,11 +1,12 @@
 import { BadRequestException } from '@nestjs/common';
 import { addDays, daysBetween } from '@rubbet/core/days';
 import type { Db } from '../database/connect.ts';
+import { writeOut } from '../outages/outages.service.ts';
 import type { CauseDto } from './board.dto.ts';
 import type { Block, BoardState } from './readBoard.ts';
 import { sayDay } from './showBoard.ts';
 
-/** Longest that somebody is written down as ill at once, days. */
+/** Longest that somebody is written down as ill, or something as out, at once, days. */
 const MOST_ILL = 60;
 /** What a day counts as on which somebody says that it rains. */
 const WET = 0.95;
@@ -25,6 +26,18 @@ const dayOf = (s: BoardState, body: CauseDto): string => {
   return day;
 };
 
+const daysOf = (s: BoardState, body: CauseDto): string[] => {
+  const from = dayOf(s, body);
+  const until = body.until ?? from;
+  if (until < from || daysBetween(from, until) >= MOST_ILL)
+    throw wrong(`The last day lies before the first, or more than ${MOST_ILL} days after it.`);
+  return Array.from({ length: daysBetween(from, until) + 1 }, (_, n) => addDays(from, n));
+};
+const sayDays = (days: readonly string[]): string => {
+  const [from, until] = [days[0] as string, days.at(-1) as string];
+  return from === until ? `on ${sayDay(from)}` : `from ${sayDay(from)} to ${sayDay(until)}`;
+};
+
 const blockOf = (s: BoardState, body: CauseDto): Block => {
   const b = s.blocks.find((x) => x.id === body.task);
   if (!b || b.done) throw wrong('Choose a block of the board that is not done yet.');
@@ -37,13 +50,9 @@ export const applyCause = (s: BoardState, body: CauseDto): Applied => {
     case 'ill': {
       const who = s.people.find((p) => p.key === body.person);
       if (!who || !/^\d+$/.test(who.key)) throw wrong('Choose somebody of the board.');
-      const from = dayOf(s, body);
-      const until = body.until ?? from;
-      if (until < from || daysBetween(from, until) >= MOST_ILL)
-        throw wrong(`The last day lies before the first, or more than ${MOST_ILL} days after it.`);
-      const days = Array.from({ length: daysBetween(from, until) + 1 }, (_, n) => addDays(from, n));
+      const days = daysOf(s, body);
       return {
-        words: `${who.id} is away ${from === until ? `on ${sayDay(from)}` : `from ${sayDay(from)} to ${sayDay(until)}`}`,
+        words: `${who.id} is away ${sayDays(days)}`,
         write: async (trx, by) => {
           const known = new Set(
             (await trx('absences')
@@ -55,6 +64,20 @@ export const applyCause = (s: BoardState, body: CauseDto): Applied => {
           for (const day of days)
             if (!known.has(day)) await trx('absences').insert({ user_id: Number(who.key), day, note: 'ill', by });
         },
+      };
+    }
+    case 'out': {
+      const kind = body.of ?? 'row';
+      const ref = body.what ?? '';
+      const name =
+        kind === 'trailer'
+          ? s.trailers.find((t) => t.id === ref)?.name
+          : s.places.find((p) => p.row === ref && p.kind !== 'yard' && p.kind !== 'rack')?.id;
+      if (name === undefined) throw wrong('Choose a place of the board or a trailer.');
+      const days = daysOf(s, body);
+      return {
+        words: `${kind === 'trailer' ? 'The ' : ''}${name} is out ${sayDays(days)}`,
+        write: (trx, by) => writeOut(trx, { kind, ref }, days, { note: 'out of order', by }),
       };
     }
     case 'rain': {

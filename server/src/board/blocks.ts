@@ -13,6 +13,7 @@ const columnsOf = (orderId: number, o: Operation, room: Room) => ({
   most: o.most,
   driving: Math.round(o.driving),
   way: Math.round(o.way),
+  setup: Math.round(o.setup),
   place: o.place,
   stops: JSON.stringify(o.stops),
   spans: o.spans,

@@ -21,8 +21,10 @@ export interface Visit {
   readonly dry: Moment;
   readonly people: readonly string[];
   readonly trailer: string | null;
-  /** The delivery from whose site it goes on, on one trip. */
+  /** The delivery from whose site it goes on, on one trip; or the work before it, set up alike. */
   readonly after?: string;
+  /** The rack that it dries on. */
+  readonly driesOn?: string;
   /** Minutes of its ways, there and back, where those are not the block's own: it shares its trip. */
   readonly ways?: readonly [number, number];
   readonly pieces: readonly Stretch[];
@@ -77,6 +79,8 @@ export interface BoardPerson {
   readonly skills: readonly string[];
   /** From when to when they work, by weekday, Sunday first; none on a day off. */
   readonly hours: readonly (readonly [number, number] | null)[];
+  /** Days on which somebody works with another crew, or with none. */
+  readonly crewOn: readonly { readonly day: string; readonly crew: string | null }[];
   readonly away: readonly { readonly day: string; readonly from: number; readonly to: number; readonly note: string }[];
 }
 
@@ -114,6 +118,17 @@ export interface BoardAnswer {
   readonly closes: number;
   readonly days: readonly BoardDay[];
   readonly places: readonly BoardPlace[];
+  /** Racks that panels dry on. */
+  readonly racks: number;
+  /** Places, machines and trailers that are not to be had: `ref` is a row of the board, or a trailer. */
+  readonly out: readonly {
+    readonly kind: 'row' | 'trailer';
+    readonly ref: string;
+    readonly day: string;
+    readonly from: number;
+    readonly to: number;
+    readonly note: string;
+  }[];
   readonly crews: readonly { readonly id: string; readonly name: string }[];
   readonly people: readonly BoardPerson[];
   readonly trailers: readonly { readonly id: string; readonly name: string }[];
@@ -157,6 +172,7 @@ export interface ProposalAnswer {
     readonly overtime: number;
     readonly mixed: number;
     readonly driving: number;
+    readonly nights: number;
     readonly total: number;
   };
   readonly bound: number;

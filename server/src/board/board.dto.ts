@@ -115,9 +115,14 @@ export class VisitDto {
   @Text('the trailer', 1, 20)
   trailer!: string | null;
 
-  @ApiPropertyOptional({ description: 'The delivery from whose site it goes on.' })
+  @ApiPropertyOptional({ description: 'The rack that it dries on.' })
   @Optional()
-  @Text('the delivery before', 1, 40)
+  @Text('the rack', 1, 60)
+  driesOn?: string;
+
+  @ApiPropertyOptional({ description: 'The delivery from whose site it goes on, or the work before it, set up alike.' })
+  @Optional()
+  @Text('what it goes on from', 1, 40)
   after?: string;
 
   @ApiPropertyOptional({ type: [Number], description: 'Minutes of its ways where it shares its trip.' })
@@ -171,7 +176,7 @@ export class PutBackDto {
 }
 
 /** What a morning can bring. */
-export const CAUSES = ['ill', 'late wood', 'rain', 'spoiled', 'longer', 'look again'] as const;
+export const CAUSES = ['ill', 'out', 'late wood', 'rain', 'spoiled', 'longer', 'look again'] as const;
 export type Cause = (typeof CAUSES)[number];
 
 export class CauseDto {
@@ -184,6 +189,16 @@ export class CauseDto {
   @Text('the person', 1, 40)
   person?: string;
 
+  @ApiPropertyOptional({ enum: ['row', 'trailer'], description: 'Of what kind it is that is out.' })
+  @Optional()
+  @IsIn(['row', 'trailer'], { message: 'what is out is a row of the board or a trailer' })
+  of?: 'row' | 'trailer';
+
+  @ApiPropertyOptional({ description: 'The place, machine or trailer that is out.' })
+  @Optional()
+  @Text('what is out', 1, 20)
+  what?: string;
+
   @ApiPropertyOptional({ description: 'The order whose wood is late, or whose panel is spoiled.' })
   @Optional()
   @Whole('the order', 1, 999_999_999)
@@ -194,12 +209,14 @@ export class CauseDto {
   @Text('the block', 1, 40)
   task?: string;
 
-  @ApiPropertyOptional({ description: 'The wet day, the day on which the wood comes, or the first day of an illness.' })
+  @ApiPropertyOptional({
+    description: 'The wet day, the day on which the wood comes, or the first day of an illness or an outage.',
+  })
   @Optional()
   @IsDay('the day')
   day?: string;
 
-  @ApiPropertyOptional({ description: 'The last day of an illness.' })
+  @ApiPropertyOptional({ description: 'The last day of an illness or an outage.' })
   @Optional()
   @IsDay('the last day')
   until?: string;

@@ -1,6 +1,6 @@
 import { ConflictException } from '@nestjs/common';
 import { AS_TOLD } from '@rubbet/core/crews';
-import type { Shop } from '@rubbet/core/crews';
+import type { CrewPlan, Planned, Shop } from '@rubbet/core/crews';
 import { addDays } from '@rubbet/core/days';
 import type { Db } from '../database/connect.ts';
 import type { Pool } from '../work/pool.ts';
@@ -58,7 +58,20 @@ export const planOrder = async (trx: Db, pool: Pool, orderId: number, from?: str
       ),
     ],
   };
-  const found = await pool.run('planCrews', { shop, search: { rounds: 0, rule: AS_TOLD } });
+  const keep = (others: readonly string[]): Promise<CrewPlan> =>
+    pool.run('planCrews', {
+      shop: {
+        ...shop,
+        pins: shop.pins.filter(
+          (p) => s.shop.pins.some((x) => x.operation === p.operation) || !others.includes(orderOf(p.operation)),
+        ),
+      },
+      search: { rounds: 0, rule: AS_TOLD },
+    });
+  let found = await keep([]);
+  // Where a day that was agreed on takes somebody, or a trailer, that others were to have, those are looked at again.
+  const crossed = crossedBy(found.plan, id);
+  if (crossed.length > 0) found = await keep(crossed);
   const plan = found.plan.filter((p) => p.order === id);
   const placed = new Set(plan.map((p) => p.operation));
   const missing = s.shop.operations.find((o) => o.order === id && !placed.has(o.id));
@@ -69,6 +82,21 @@ export const planOrder = async (trx: Db, pool: Pool, orderId: number, from?: str
     if (isMine(p.operation) && p.after !== undefined) linked.add(p.after);
     if (isMine(p.after)) linked.add(p.operation);
   }
-  const blocks = s.blocks.filter((b) => b.order_id === orderId || linked.has(b.id));
+  const blocks = s.blocks.filter(
+    (b) => b.order_id === orderId || linked.has(b.id) || crossed.includes(String(b.order_id)),
+  );
   await savePlan(trx, { ...s, blocks }, found.plan);
+};
+
+const orderOf = (operation: string): string => operation.split('/')[0] ?? operation;
+
+/** Other orders that have people or a trailer of some order's blocks at the same time. */
+const crossedBy = (plan: readonly Planned[], id: string): string[] => {
+  const mine = plan.filter((p) => p.order === id);
+  const meets = (a: Planned, b: Planned): boolean =>
+    a.start < b.end &&
+    b.start < a.end &&
+    (a.people.some((x) => b.people.includes(x)) || (a.trailer !== null && a.trailer === b.trailer)) &&
+    a.pieces.some((x) => b.pieces.some((y) => x[0] < y[1] && y[0] < x[1]));
+  return [...new Set(plan.filter((p) => p.order !== id && mine.some((m) => meets(m, p))).map((p) => p.order))];
 };

@@ -18,6 +18,7 @@ import { Board } from './board.service.ts';
 import { readBoard } from './readBoard.ts';
 import type { BoardState } from './readBoard.ts';
 import { savePlan } from './savePlan.ts';
+import { blockRulesOf } from './toShop.ts';
 import { sayFault } from './showBoard.ts';
 import { readSpreads } from './readSpreads.ts';
 import { tellPeople } from './tellPeople.ts';
@@ -39,6 +40,7 @@ const stampOf = (s: BoardState): string =>
         s.days,
         s.shop.people,
         s.shop.places,
+        s.out,
         [...s.deliveries],
         [...s.materials],
       ]),
@@ -243,11 +245,16 @@ export class Replan {
         ...(size ? { size } : {}),
         ...(opens !== null && closes !== null ? { window: [opens, closes] as const } : {}),
       },
-      operations: operationsOf(mine, figures.operations, {
-        day: s.business.dayMinutes,
-        rules: s.rules,
-        ...(opens !== null && closes !== null ? { window: [opens, closes] as const } : {}),
-      }),
+      operations: operationsOf(
+        mine,
+        figures.operations,
+        blockRulesOf(
+          s,
+          figures.operations,
+          opens !== null && closes !== null ? [opens, closes] : undefined,
+          order.model === null ? undefined : `model ${order.model.id}`,
+        ),
+      ),
       rules: { spread: spreads.bySkill, longer: { minutes: s.rules.overtime, days: LONGER_DAYS } },
     });
     return {

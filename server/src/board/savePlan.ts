@@ -12,6 +12,7 @@ const toMoment = (today: string, minute: number): Moment => ({
 
 /** Minutes of a delivery's ways where it shares its trip: from the site before it, and home from the last alone. */
 const waysOf = (s: BoardState, plan: readonly Planned[], p: Planned): Pick<Visit, 'ways'> => {
+  if (p.trailer === null) return {};
   const goesOn = plan.some((x) => x.after === p.operation);
   if (p.after === undefined && !goesOn) return {};
   const [out, home] = s.shop.operations.find((o) => o.id === p.operation)?.travel ?? [0, 0];
@@ -29,6 +30,7 @@ export const toVisit = (s: BoardState, plan: readonly Planned[], p: Planned): Vi
   people: p.people.flatMap((id) => s.people.find((x) => x.id === id)?.key ?? []),
   trailer: p.trailer,
   ...(p.after === undefined ? {} : { after: p.after }),
+  ...(p.driesOn === undefined ? {} : { driesOn: p.driesOn }),
   ...waysOf(s, plan, p),
   pieces: p.pieces.map(([from, to]): Stretch => {
     const at = toMoment(s.today, from);

@@ -2,7 +2,7 @@ import { blockOf, DAY, findFaults, makeClock, printMoment } from '@rubbet/core/c
 import type { Fault, Planned } from '@rubbet/core/crews';
 import { addDays, daysBetween, weekday } from '@rubbet/core/days';
 import type { BoardAnswer, BoardFault, BoardOperation, BoardOrder } from './board.answers.ts';
-import { momentOf } from './readBoard.ts';
+import { momentOf } from './toShop.ts';
 import type { BoardState } from './readBoard.ts';
 
 /** Days behind today that the board begins with, and how far ahead its calendar is told. */
@@ -27,8 +27,15 @@ export const sayFault = (s: Pick<BoardState, 'blocks' | 'trailers'>, text: strin
   return s.trailers
     .reduce(
       (t, { id, name }) =>
-        t.replaceAll(` go on ${id}`, ` go on the ${name}`).replace(`${id} is out with`, `The ${name} is out with`),
+        t
+          .replaceAll(` go on ${id}`, ` go on the ${name}`)
+          .replace(`${id} is out with`, `The ${name} is out with`)
+          .replace(`${id} is not to be had`, `The ${name} is not to be had`),
       text,
+    )
+    .replace(
+      /The site of (\d+) is ready on (\S+)\./,
+      'The customer of $1 has not said that the site is ready: nobody goes there before $2.',
     )
     .replace(/(\d+)\/([\w-]+)(~\d+)?/g, (all, order: string, key: string) => {
       const name = names.get(`${order}/${key}`);
@@ -55,6 +62,7 @@ export const planOf = (s: BoardState): Planned[] =>
               place: s.places.find((p) => p.row === b.row)?.id ?? null,
               people: v.people.flatMap((key) => s.people.find((p) => p.key === key)?.id ?? []),
               trailer: v.trailer,
+              ...(v.driesOn === undefined ? {} : { driesOn: v.driesOn }),
               ...(v.after !== undefined && s.shop.operations.some((o) => o.id === v.after) ? { after: v.after } : {}),
               pieces: v.pieces.map((p) => [
                 momentOf(s.today, { day: p.day, minute: p.from }),
@@ -175,13 +183,18 @@ export const showBoard = (s: BoardState): BoardAnswer => {
         set: f?.set ?? 1440,
       };
     }),
-    places: s.places.filter((p) => p.kind !== 'yard').map((p) => ({ id: p.row, name: p.id, kind: p.kind })),
+    places: s.places
+      .filter((p) => p.kind !== 'yard' && p.kind !== 'rack')
+      .map((p) => ({ id: p.row, name: p.id, kind: p.kind })),
+    racks: s.places.filter((p) => p.kind === 'rack').length,
+    out: s.out.map(({ kind, ref, day, from, to, note }) => ({ kind, ref, day, from: from ?? 0, to: to ?? DAY, note })),
     crews: s.crews.filter((c) => s.people.some((p) => p.crew === c.id)),
     people: s.people.map((p) => ({
       key: p.key,
       name: p.id,
       crew: p.crew ?? null,
       skills: p.skills,
+      crewOn: Object.entries(p.crewOn ?? {}).map(([day, crew]) => ({ day, crew })),
       hours: Array.from({ length: 7 }, (_, w) =>
         p.hours?.[w] === undefined ? ([hours[0], hours[1]] as const) : p.hours[w],
       ),

@@ -4,6 +4,8 @@ import { ApiResponse } from '@nestjs/swagger';
 /** Names of the shapes that routes answer with, each a type of answers.ts: the published document names them. */
 export type AnswerShape =
   | 'Absence'
+  | 'CrewDay'
+  | 'Outage'
   | 'Batch'
   | 'Availability'
   | 'BatchSummary'

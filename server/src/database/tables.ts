@@ -21,6 +21,8 @@ export const TABLES = [
   'calendar_days',
   'feeds',
   'absences',
+  'outages',
+  'crew_days',
   'members',
   'crews',
   'stock_ledger',

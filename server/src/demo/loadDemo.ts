@@ -5,8 +5,10 @@ import {
   CREWS,
   DEMO_PASSWORD,
   flockFor,
+  HELPS,
   MODELS,
   ORDERS,
+  OUT,
   TRAILERS,
   USERS,
   VEHICLES,
@@ -81,6 +83,9 @@ const openServices = (db: Db) => {
 };
 type Services = ReturnType<typeof openServices>;
 
+/** A day, or the Monday after it. */
+const workdayFrom = (day: string): string => addDays(day, [1, 0, 0, 0, 0, 0, 2][weekday(day)] ?? 0);
+
 /** What no service makes: people, crews, trailers, the rack, the calendar and the standard models. */
 const loadBusiness = async (trx: Db, passwordHash: string): Promise<Map<string, { id: number; spec: Spec }>> => {
   await trx('users').insert(
@@ -121,6 +126,20 @@ const loadBusiness = async (trx: Db, passwordHash: string): Promise<Map<string, 
         by: USERS[0].name,
       });
   }
+  for (const o of OUT)
+    await trx('outages').insert({
+      kind: o.kind,
+      ref: o.ref,
+      day: workdayFrom(addDays(today, o.from)),
+      to_minute: o.to,
+      note: o.note,
+      by: USERS[0].name,
+    });
+  const idOf = (name: string): number => people.find((p) => p.name === name)?.id as number;
+  for (const day of (await trx('absences')
+    .where({ user_id: idOf(HELPS.while) })
+    .pluck('day')) as string[])
+    await trx('crew_days').insert({ user_id: idOf(HELPS.name), day, crew_id: HELPS.crew, by: USERS[0].name });
   const models = new Map<string, { id: number; spec: Spec }>();
   for (const m of MODELS) {
     const spec = parseSpec({ family: m.family, params: m.params });
@@ -292,9 +311,6 @@ const backDate = async (db: Db, id: number, planned: readonly Stood[], today: st
       .update({ ...columnsOf(visits), row: p.row });
   }
 };
-
-/** A day, or the Monday after it. */
-const workdayFrom = (day: string): string => addDays(day, [1, 0, 0, 0, 0, 0, 2][weekday(day)] ?? 0);
 
 /** Takes an accepted order on through days, bench and road. */
 const goOn = async (

@@ -7,7 +7,7 @@ import { driveMinutes } from '@rubbet/core/steps';
 import type { User } from '../auth/auth.answers.ts';
 import { shopToday } from '../business/readBusiness.ts';
 import { planOrder } from '../board/planOrder.ts';
-import { AHEAD } from '../board/readBoard.ts';
+import { AHEAD } from '../board/ahead.ts';
 import { ABOUT, holdsBoth, hopOf, readTrips } from '../board/readTrips.ts';
 import { noteDeed } from '../database/audit.ts';
 import { DB, readJson } from '../database/connect.ts';

@@ -433,7 +433,9 @@ export interface components {
       readonly dry: components['schemas']['MomentDto'];
       readonly people: readonly string[];
       readonly trailer: string | null;
-      /** @description The delivery from whose site it goes on. */
+      /** @description The rack that it dries on. */
+      readonly driesOn?: string;
+      /** @description The delivery from whose site it goes on, or the work before it, set up alike. */
       readonly after?: string;
       /** @description Minutes of its ways where it shares its trip. */
       readonly ways?: readonly number[];
@@ -457,16 +459,23 @@ export interface components {
     };
     readonly CauseDto: {
       /** @enum {string} */
-      readonly kind: 'ill' | 'late wood' | 'rain' | 'spoiled' | 'longer' | 'look again';
+      readonly kind: 'ill' | 'out' | 'late wood' | 'rain' | 'spoiled' | 'longer' | 'look again';
       /** @description Who is ill. */
       readonly person?: string;
+      /**
+       * @description Of what kind it is that is out.
+       * @enum {string}
+       */
+      readonly of?: 'row' | 'trailer';
+      /** @description The place, machine or trailer that is out. */
+      readonly what?: string;
       /** @description The order whose wood is late, or whose panel is spoiled. */
       readonly order?: number;
       /** @description The block that takes longer, or is to be made again. */
       readonly task?: string;
-      /** @description The wet day, the day on which the wood comes, or the first day of an illness. */
+      /** @description The wet day, the day on which the wood comes, or the first day of an illness or an outage. */
       readonly day?: string;
-      /** @description The last day of an illness. */
+      /** @description The last day of an illness or an outage. */
       readonly until?: string;
       /** @description How many times as long a block takes. */
       readonly times?: number;
@@ -479,6 +488,31 @@ export interface components {
     };
     readonly AbsenceDto: {
       readonly userId: number;
+      /** @example 2026-05-04 */
+      readonly day: string;
+      /** @example 2026-05-08 */
+      readonly until?: string;
+      /**
+       * @description The whole day if left out.
+       * @enum {string}
+       */
+      readonly part?: 'day' | 'morning' | 'afternoon';
+      readonly note?: string;
+    };
+    readonly CrewDayDto: {
+      readonly userId: number;
+      /** @description The crew of those days; none for nobody’s. */
+      readonly crew: string | null;
+      /** @example 2026-05-04 */
+      readonly day: string;
+      /** @example 2026-05-08 */
+      readonly until?: string;
+    };
+    readonly OutageDto: {
+      /** @enum {string} */
+      readonly kind: 'row' | 'trailer';
+      /** @description Row of the board, or trailer. */
+      readonly ref: string;
       /** @example 2026-05-04 */
       readonly day: string;
       /** @example 2026-05-08 */
@@ -858,6 +892,18 @@ export interface components {
       readonly closes: number;
       readonly days: readonly components['schemas']['BoardDay'][];
       readonly places: readonly components['schemas']['BoardPlace'][];
+      /** @description Racks that panels dry on. */
+      readonly racks: number;
+      /** @description Places, machines and trailers that are not to be had: `ref` is a row of the board, or a trailer. */
+      readonly out: readonly {
+        /** @enum {string} */
+        readonly kind: 'row' | 'trailer';
+        readonly ref: string;
+        readonly day: string;
+        readonly from: number;
+        readonly to: number;
+        readonly note: string;
+      }[];
       readonly crews: readonly {
         readonly id: string;
         readonly name: string;
@@ -950,6 +996,11 @@ export interface components {
       readonly skills: readonly string[];
       /** @description From when to when they work, by weekday, Sunday first; none on a day off. */
       readonly hours: readonly (readonly number[] | null)[];
+      /** @description Days on which somebody works with another crew, or with none. */
+      readonly crewOn: readonly {
+        readonly day: string;
+        readonly crew: string | null;
+      }[];
       readonly away: readonly {
         readonly day: string;
         readonly from: number;
@@ -1131,6 +1182,15 @@ export interface components {
         readonly leads: boolean;
       }[];
       readonly version: number;
+    };
+    /** @description A day on which somebody works with another crew than usually; with nobody's, where there is none. */
+    readonly CrewDay: {
+      readonly id: number;
+      readonly userId: number;
+      readonly name: string;
+      readonly day: string;
+      readonly crew: string | null;
+      readonly crewName: string | null;
     };
     /** @description What a business plans its crews by: money in cents, minutes, and the weather that stops work. */
     readonly CrewRules: import('@rubbet/core/crews').CrewRules;
@@ -1480,6 +1540,18 @@ export interface components {
       readonly closes: number;
       readonly days: readonly components['schemas']['BoardDay'][];
       readonly places: readonly components['schemas']['BoardPlace'][];
+      /** @description Racks that panels dry on. */
+      readonly racks: number;
+      /** @description Places, machines and trailers that are not to be had: `ref` is a row of the board, or a trailer. */
+      readonly out: readonly {
+        /** @enum {string} */
+        readonly kind: 'row' | 'trailer';
+        readonly ref: string;
+        readonly day: string;
+        readonly from: number;
+        readonly to: number;
+        readonly note: string;
+      }[];
       readonly crews: readonly {
         readonly id: string;
         readonly name: string;
@@ -1636,6 +1708,19 @@ export interface components {
     };
     /** @description Figures of an order that lists and strips show. */
     readonly OrderSummary: import('@rubbet/core/order').OrderSummary;
+    /** @description A place, machine or trailer that is not to be had on a day: all of it, or from when to when, minutes after midnight. */
+    readonly Outage: {
+      readonly id: number;
+      /** @enum {string} */
+      readonly kind: 'row' | 'trailer';
+      /** @description Row of the board, or trailer. */
+      readonly ref: string;
+      readonly name: string;
+      readonly day: string;
+      readonly from: number | null;
+      readonly to: number | null;
+      readonly note: string;
+    };
     /** @description What one pad is stacked of: `height` above its ground, `stack` of masonry counted from the bottom of the embedment. */
     readonly Pad: import('@rubbet/core/site').Pad;
     /** @description Pads of a site with its fall. */
@@ -1745,6 +1830,7 @@ export interface components {
         readonly overtime: number;
         readonly mixed: number;
         readonly driving: number;
+        readonly nights: number;
         readonly total: number;
       };
       readonly bound: number;
@@ -2176,8 +2262,10 @@ export interface components {
       readonly dry: components['schemas']['Moment'];
       readonly people: readonly string[];
       readonly trailer: string | null;
-      /** @description The delivery from whose site it goes on, on one trip. */
+      /** @description The delivery from whose site it goes on, on one trip; or the work before it, set up alike. */
       readonly after?: string;
+      /** @description The rack that it dries on. */
+      readonly driesOn?: string;
       /** @description Minutes of its ways, there and back, where those are not the block's own: it shares its trip. */
       readonly ways?: readonly number[];
       readonly pieces: readonly components['schemas']['Stretch'][];

@@ -66,6 +66,8 @@ export const boardOf = (more: Partial<BoardData> = {}): BoardData => ({
     { id: 'saw', name: 'Saw', kind: 'saw' },
     { id: 'bay-1', name: 'Bay 1', kind: 'bay' },
   ],
+  racks: 0,
+  out: [],
   crews: [{ id: 'hazel', name: 'Hazel crew' }],
   people: [
     ['1', 'Ines', 'hazel', ['framing', 'paint']],
@@ -78,6 +80,7 @@ export const boardOf = (more: Partial<BoardData> = {}): BoardData => ({
     skills: skills as string[],
     hours: Array.from({ length: 7 }, () => [480, 960]),
     away: [],
+    crewOn: [],
   })),
   trailers: [{ id: 'tilt', name: 'tilt trailer' }],
   orders: [],

@@ -9,6 +9,7 @@ import * as saw from './007-saw.ts';
 import * as rolls from './008-rolls.ts';
 import * as crewPlan from './009-crew-plan.ts';
 import * as rounds from './010-rounds.ts';
+import * as machines from './011-machines.ts';
 
 /** Every migration by name, oldest first. */
 export const migrations: Readonly<Record<string, Knex.Migration>> = {
@@ -22,6 +23,7 @@ export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '008-rolls': rolls,
   '009-crew-plan': crewPlan,
   '010-rounds': rounds,
+  '011-machines': machines,
 };
 
 /** Name of the newest migration that this version knows. */

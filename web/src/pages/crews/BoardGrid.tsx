@@ -201,6 +201,28 @@ export const BoardGrid = ({
                 borderColor={rows[i + 1] && rows[i + 1]?.kind !== r.kind ? 'ink' : 'rule'}
                 data-row={r.id}
               >
+                {r.gone.map((g) => (
+                  <Box
+                    key={g.key}
+                    className="gone"
+                    position="absolute"
+                    top={0}
+                    bottom={0}
+                    left={`${100 * Math.max(0, g.from)}%`}
+                    width={`${100 * (Math.min(1, g.to) - Math.max(0, g.from))}%`}
+                    role="img"
+                    aria-label={`${r.name}, ${g.why}`}
+                    title={g.why}
+                    px="4px"
+                    fontSize="11px"
+                    lineHeight={1.2}
+                    color="keel"
+                    overflow="hidden"
+                    whiteSpace="nowrap"
+                  >
+                    {!narrow && g.to - g.from > 0.06 && g.why}
+                  </Box>
+                ))}
                 {r.bars.map((b) =>
                   b.kind === 'work' ? (
                     <BarTile

@@ -17,9 +17,11 @@ import { Heading, Soft, Title } from '../../parts/Text.tsx';
 import { clock } from './clock.ts';
 import { DaysMoved } from './DaysMoved.tsx';
 import { planWords } from './planWords.ts';
+import { whatCanBeOut } from './whatCanBeOut.ts';
 
 const CAUSES = [
   ['ill', 'Somebody is away'],
+  ['out', 'A machine or trailer is out'],
   ['rain', 'It rains'],
   ['late wood', 'Wood comes late'],
   ['spoiled', 'Something is spoiled'],
@@ -28,10 +30,17 @@ const CAUSES = [
 ] as const;
 type Cause = (typeof CAUSES)[number][0];
 
+/** A choice of what is out, as it is asked for. */
+const whatOf = (choice: string): { readonly of: string; readonly what: string } => {
+  const [of = '', ...what] = choice.split(' ');
+  return { of, what: what.join(' ') };
+};
+
 /** What is asked of each cause. */
 const bodyOf = (cause: Cause, s: Record<string, string>): Record<string, unknown> => ({
   kind: cause,
   ...(cause === 'ill' ? { person: s.person, day: s.day, until: s.until || s.day } : {}),
+  ...(cause === 'out' ? { ...whatOf(s.what ?? ''), day: s.day, until: s.until || s.day } : {}),
   ...(cause === 'rain' ? { day: s.day } : {}),
   ...(cause === 'late wood' ? { order: Number(s.order), day: s.day } : {}),
   ...(cause === 'spoiled' ? { task: s.task, minutes: Math.round(Number(s.minutes)) } : {}),
@@ -57,8 +66,10 @@ export const Morning = () => {
   if (error && !data) throw error;
   if (!data) return <Loading />;
   if (!isOffice(me)) return <Empty>Plans are made anew by the office.</Empty>;
+  const choices = whatCanBeOut(data);
   const s: Record<string, string> = {
     person: data.people.find((p) => /^\d+$/.test(p.key))?.key ?? '',
+    what: choices[0]?.[0] ?? '',
     day: data.today,
     until: '',
     order: String(data.orders.find((o) => o.ends !== null)?.id ?? ''),
@@ -106,6 +117,14 @@ export const Morning = () => {
     <Field label={label}>
       {(id) => <Input id={id} type="date" min={data.today} value={s[key] ?? ''} onChange={set(key)} />}
     </Field>
+  );
+  const span = (
+    <>
+      {day('From', 'day')}
+      <Field label="To, that day too">
+        {(id) => <Input id={id} type="date" min={s.day ?? ''} value={s.until || s.day || ''} onChange={set('until')} />}
+      </Field>
+    </>
   );
   const block = (
     <Field label="Work">
@@ -170,12 +189,23 @@ export const Morning = () => {
                 </Select>
               )}
             </Field>
-            {day('From', 'day')}
-            <Field label="To, that day too">
+            {span}
+          </>
+        )}
+        {cause === 'out' && (
+          <>
+            <Field label="What">
               {(id) => (
-                <Input id={id} type="date" min={s.day ?? ''} value={s.until || s.day || ''} onChange={set('until')} />
+                <Select id={id} value={s.what} onChange={set('what')}>
+                  {choices.map(([value, name]) => (
+                    <option key={value} value={value}>
+                      {name}
+                    </option>
+                  ))}
+                </Select>
               )}
             </Field>
+            {span}
           </>
         )}
         {cause === 'rain' && day('On', 'day')}
@@ -294,7 +324,7 @@ const PlanFigures = ({ plan }: { readonly plan: ReplanData['plans'][number] }) =
     ],
     ['overtime', plan.cost.overtime, plan.overtimeMinutes === 0 ? 'none' : printMinutes(plan.overtimeMinutes)],
     ['bays', plan.cost.bays, 'days in the bays'],
-    ['road', plan.cost.driving, 'out and home'],
+    ['road', plan.cost.driving + plan.cost.nights, plan.cost.nights > 0 ? 'out and home, and beds' : 'out and home'],
   ] as const;
   return (
     <Box display="grid" gridTemplateColumns="repeat(5, 1fr)" gap={2} mb={2}>

@@ -1,4 +1,5 @@
 import { Box } from '@chakra-ui/react';
+import { daysBetween } from '@rubbet/core/days';
 import { printMinutes } from '@rubbet/core/measure';
 import { shortDay } from '../../data/days.ts';
 import type { BoardData, BoardOperation, MoveData } from '../../data/types.ts';
@@ -95,13 +96,17 @@ export const PlanSays = ({
               : {v.people.map((p) => nameOf.get(p) ?? p).join(', ') || 'nobody named'}
               {v.trailer === null ? '' : `, ${data.trailers.find((t) => t.id === v.trailer)?.name ?? v.trailer}`}
               {roundWords(data, held, v) === '' ? '' : `; ${roundWords(data, held, v)}`}
+              {held.station === 'site' && v.end.day > v.start.day
+                ? `; they stay ${daysBetween(v.start.day, v.end.day) === 1 ? 'the night' : `${daysBetween(v.start.day, v.end.day)} nights`} there`
+                : ''}
             </Box>
           ))}
           {held.visits.length === 0 && <Soft>It has no place on the board yet.</Soft>}
           {held.dry > 0 && held.visits.length > 0 && (
             <Box>
               <Soft>
-                Dry {shortDay(held.visits.at(-1)?.dry.day ?? data.today)} {clock(held.visits.at(-1)?.dry.minute ?? 0)}.
+                Dry {shortDay(held.visits.at(-1)?.dry.day ?? data.today)} {clock(held.visits.at(-1)?.dry.minute ?? 0)}
+                {held.visits.at(-1)?.driesOn === undefined ? '' : ` on ${held.visits.at(-1)?.driesOn ?? ''}`}.
               </Soft>
             </Box>
           )}

@@ -39,13 +39,22 @@ export interface Load {
   readonly available: number;
 }
 
+/** A stretch in which a row's people or its machine are not to be had. */
+export interface Gone {
+  readonly key: string;
+  readonly from: number;
+  readonly to: number;
+  readonly why: string;
+}
+
 /** A row of the board. */
 export interface BoardRow {
   readonly id: string;
   readonly name: string;
-  readonly kind: 'place' | 'out' | 'crew' | 'person';
+  readonly kind: 'place' | 'rack' | 'out' | 'crew' | 'person';
   readonly people: readonly string[];
   readonly bars: readonly Bar[];
+  readonly gone: readonly Gone[];
   readonly lanes: number;
   readonly load: readonly Load[];
 }
@@ -140,7 +149,9 @@ const staysIn = (data: BoardData, axis: Axis, place: string): Loose[] => {
   for (const op of data.operations) {
     if (op.place !== place || (op.station !== 'bay' && op.station !== 'paint')) continue;
     for (const visit of op.visits) {
-      const [from, to] = [axis.at(visit.start.day, visit.start.minute), axis.at(visit.dry.day, visit.dry.minute)];
+      // What dries on a rack has left its bay.
+      const clear = visit.driesOn === undefined ? visit.dry : visit.end;
+      const [from, to] = [axis.at(visit.start.day, visit.start.minute), axis.at(clear.day, clear.minute)];
       const old = byOrder.get(op.orderId);
       byOrder.set(
         op.orderId,
@@ -170,23 +181,82 @@ export const availableOn = (
   return Math.max(0, to - from - gone);
 };
 
-const loadOf = (data: BoardData, axis: Axis, people: readonly string[]): Load[] =>
-  axis.days.map((d) => ({
-    day: d.day,
-    loaded: data.operations.reduce(
-      (sum, o) =>
-        sum +
-        o.visits.reduce(
-          (n, v) =>
-            n +
-            v.people.filter((p) => people.includes(p)).length *
-              v.pieces.reduce((m, p) => m + (p.day === d.day ? p.to - p.from : 0), 0),
-          0,
+/** Whom somebody works with on a day. */
+export const crewOn = (person: BoardData['people'][number], day: string): string | null => {
+  const other = person.crewOn.find((c) => c.day === day);
+  return other ? other.crew : person.crew;
+};
+
+/** Stretches of a day, minutes, as they lie on the axis. */
+const goneOn = (
+  axis: Axis,
+  list: readonly { readonly day: string; readonly from: number; readonly to: number; readonly note: string }[],
+  what: string,
+): Gone[] =>
+  list
+    .map(({ day, from, to, note }) => ({
+      key: `${day} ${from}`,
+      from: axis.at(day, from),
+      to: axis.at(day, to),
+      why: note ? `${what}: ${note}` : what,
+    }))
+    .filter(seen);
+
+const loadOf = (data: BoardData, axis: Axis, whoOn: (day: string) => readonly string[]): Load[] =>
+  axis.days.map((d) => {
+    const people = whoOn(d.day);
+    return {
+      day: d.day,
+      loaded: data.operations.reduce(
+        (sum, o) =>
+          sum +
+          o.visits.reduce(
+            (n, v) =>
+              n +
+              v.people.filter((p) => people.includes(p)).length *
+                v.pieces.reduce((m, p) => m + (p.day === d.day ? p.to - p.from : 0), 0),
+            0,
+          ),
+        0,
+      ),
+      available: data.people.filter((p) => people.includes(p.key)).reduce((n, p) => n + availableOn(p, d), 0),
+    };
+  });
+
+/** What dries on racks, all of them one row. */
+const racksOf = (data: BoardData, axis: Axis): BoardRow => {
+  const bars = layLanes(
+    data.operations
+      .flatMap((op) =>
+        op.visits.flatMap((visit, k): Loose[] =>
+          visit.driesOn === undefined
+            ? []
+            : [
+                {
+                  key: `${op.id} ${k} on a rack`,
+                  kind: 'dry',
+                  op,
+                  visit,
+                  from: axis.at(visit.end.day, visit.end.minute),
+                  to: axis.at(visit.dry.day, visit.dry.minute),
+                },
+              ],
         ),
-      0,
-    ),
-    available: data.people.filter((p) => people.includes(p.key)).reduce((n, p) => n + availableOn(p, d), 0),
-  }));
+      )
+      .filter(seen)
+      .map(clip),
+  );
+  return {
+    id: 'racks',
+    name: data.racks === 1 ? 'Rack' : 'Racks',
+    kind: 'rack',
+    people: [],
+    bars,
+    gone: [],
+    lanes: Math.max(1, ...bars.map((b) => b.lane + 1)),
+    load: [],
+  };
+};
 
 /** Lays the board's rows out over an axis. */
 export const layBoard = (data: BoardData, axis: Axis, view: View): BoardRow[] => {
@@ -197,26 +267,51 @@ export const layBoard = (data: BoardData, axis: Axis, view: View): BoardRow[] =>
     kind: BoardRow['kind'],
     people: readonly string[],
     mine: (x: (typeof visits)[number]) => boolean,
-    stays: readonly Loose[] = [],
+    more: {
+      readonly stays?: readonly Loose[];
+      readonly gone?: readonly Gone[];
+      readonly on?: (day: string) => string[];
+    } = {},
   ): BoardRow => {
-    const bars = layLanes(visits.filter(mine).flatMap((x) => barsOf(axis, x.op, x.visit, x.k, kind === 'place')));
+    const { stays = [], gone = [], on = () => people } = more;
+    const bars = layLanes(
+      visits
+        .filter(mine)
+        .flatMap((x) => barsOf(axis, x.op, x.visit, x.k, kind === 'place' && x.visit.driesOn === undefined)),
+    );
     return {
       id,
       name,
       kind,
       people,
+      gone,
       bars: [...stays.map((s) => ({ ...s, lane: 0 })), ...bars],
       lanes: Math.max(1, ...bars.map((b) => b.lane + 1)),
-      load: kind === 'place' || kind === 'out' ? [] : loadOf(data, axis, people),
+      load: kind === 'place' || kind === 'out' ? [] : loadOf(data, axis, on),
     };
   };
   const person = (p: BoardData['people'][number]): BoardRow =>
-    row(p.key, p.name, 'person', [p.key], (x) => x.visit.people.includes(p.key));
+    row(p.key, p.name, 'person', [p.key], (x) => x.visit.people.includes(p.key), {
+      gone: goneOn(axis, p.away, 'away'),
+    });
   if (view === 'people') return data.people.map(person);
   const places = data.places.map((p) =>
-    row(p.id, p.name, 'place', [], (x) => x.op.place === p.id, p.kind === 'bay' ? staysIn(data, axis, p.id) : []),
+    row(p.id, p.name, 'place', [], (x) => x.op.place === p.id, {
+      stays: p.kind === 'bay' ? staysIn(data, axis, p.id) : [],
+      gone: goneOn(
+        axis,
+        data.out.filter((o) => o.kind === 'row' && o.ref === p.id),
+        'out',
+      ),
+    }),
   );
-  const out = row('out', 'Yard, road, site', 'out', [], (x) => ['yard', 'road', 'site'].includes(x.op.station));
+  const racks = data.racks === 0 ? [] : [racksOf(data, axis)];
+  const trailers = new Map(data.trailers.map((t) => [t.id, t.name]));
+  const out = row('out', 'Yard, road, site', 'out', [], (x) => ['yard', 'road', 'site'].includes(x.op.station), {
+    gone: data.out.flatMap((o) =>
+      o.kind === 'trailer' ? goneOn(axis, [o], `the ${trailers.get(o.ref) ?? o.ref} is out`) : [],
+    ),
+  });
   const crews = data.crews.map((c) => {
     const people = data.people.filter((p) => p.crew === c.id).map((p) => p.key);
     // A crew that is named after its place is told by its people.
@@ -227,9 +322,17 @@ export const layBoard = (data: BoardData, axis: Axis, view: View): BoardRow[] =>
           .map((p) => p.name)
           .join(', ')
       : c.name;
-    return row(`crew ${c.id}`, name, 'crew', people, (x) => x.visit.people.some((p) => people.includes(p)));
+    const on = (day: string): string[] => data.people.filter((p) => crewOn(p, day) === c.id).map((p) => p.key);
+    return row(
+      `crew ${c.id}`,
+      name,
+      'crew',
+      people,
+      (x) => x.visit.people.some((p) => on(x.visit.start.day).includes(p)),
+      { on },
+    );
   });
-  return [...places, out, ...crews, ...data.people.filter((p) => p.crew === null).map(person)];
+  return [...places, ...racks, out, ...crews, ...data.people.filter((p) => p.crew === null).map(person)];
 };
 
 /** What a block is asked to when it is put on a row: that place, or people of it who can do the work, as many as did it. */
@@ -238,7 +341,7 @@ export const askOf = (
   row: Pick<BoardRow, 'kind' | 'id' | 'people'>,
   op: BoardOperation,
 ): { readonly place?: string; readonly people?: readonly string[] } => {
-  if (row.kind === 'out') return {};
+  if (row.kind === 'out' || row.kind === 'rack') return {};
   if (row.kind === 'place') return { place: row.id };
   const wanted = Math.max(1, op.visits[0]?.people.length ?? 1);
   const skill = SKILLS[op.station];

@@ -4,7 +4,7 @@ import { planWords, roundWords } from './planWords.ts';
 type Plan = Parameters<typeof planWords>[0];
 const plan = (more: Partial<Plan> = {}): Plan => ({
   kind: 'least upset',
-  cost: { late: 0, bays: 0, upset: 0, overtime: 0, mixed: 0, driving: 0, total: 0 },
+  cost: { late: 0, bays: 0, upset: 0, overtime: 0, mixed: 0, driving: 0, nights: 0, total: 0 },
   bound: 0,
   lateDays: 2,
   lateOrders: 1,

@@ -5,7 +5,10 @@ import type { BoardData, BoardOperation, ReplanData } from '../../data/types.ts'
 type Plan = ReplanData['plans'][number];
 const days = (n: number): string => (n === 1 ? 'a day' : `${n} days`);
 
-/** With which other load a visit is one trip: `; on one trip, from 1042 on`. Nothing where it is a trip of its own. */
+/**
+ * What a visit goes on from or on to: `one trip: straight on from 1042` of loads that share a trailer, `straight on from 1042, set up once`
+ * of work that is set up alike. Nothing where it stands for itself.
+ */
 export const roundWords = (data: BoardData, op: BoardOperation, visit: BoardOperation['visits'][number]): string => {
   const before = data.operations.find((o) => o.id === visit.after);
   const next = data.operations.find((o) => o.visits.some((v) => v.after === op.id));
@@ -14,6 +17,7 @@ export const roundWords = (data: BoardData, op: BoardOperation, visit: BoardOper
     ...(before ? [`straight on from ${before.orderId}`] : []),
     ...(next ? [`then on to ${next.orderId}`] : []),
   ];
+  if (op.station !== 'road') return `${parts.join(', ')}, set up once`;
   return `one trip: ${parts.join(', ')}; ${parts.length > 1 ? 'all' : 'both'} are loaded at the shop`;
 };
 

@@ -1,71 +1,44 @@
-import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import useSWR from 'swr';
 import { api } from '../../data/api.ts';
 import { longDay } from '../../data/days.ts';
-import type { AbsenceData, BoardData } from '../../data/types.ts';
-import { Button, QuietButton } from '../../parts/Button.tsx';
-import { Choices, Field, Input, Select } from '../../parts/Fields.tsx';
-import { FormSheet, Labelled } from '../../parts/FormSheet.tsx';
+import { useBoard } from '../../data/hooks.ts';
+import type { AbsenceData } from '../../data/types.ts';
+import { Field, Input, Select } from '../../parts/Fields.tsx';
+import { FormSheet } from '../../parts/FormSheet.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
-import { Heading, Soft } from '../../parts/Text.tsx';
-
-type Part = 'day' | 'morning' | 'afternoon';
-const partOf = (a: AbsenceData): string => (a.from !== null ? 'afternoon' : a.to !== null ? 'morning' : 'all day');
+import { partOf, PartChoice, SpanFields, WrittenDays } from './WrittenDays.tsx';
+import type { Part } from './WrittenDays.tsx';
 
 /** Who is away when: holidays, half days. Somebody who is ill this morning is told of on the board. */
 export const Away = ({ today }: { readonly today: string }) => {
   const { data, mutate } = useSWR<AbsenceData[], Error>('/absences');
-  const board = useSWR<BoardData, Error>('/board');
+  const board = useBoard();
   const [open, setOpen] = useState(false);
   const { tell, fail } = useNotice();
   const people = (board.data?.people ?? []).filter((p) => /^\d+$/.test(p.key));
-  const back = async (a: AbsenceData): Promise<void> => {
+  const back = async (id: number, words: string): Promise<void> => {
     try {
-      await mutate(await api<AbsenceData[]>(`/absences/${a.id}`, { method: 'DELETE' }), { revalidate: false });
+      await mutate(await api<AbsenceData[]>(`/absences/${id}`, { method: 'DELETE' }), { revalidate: false });
       await board.mutate();
-      tell(`${a.name} works on ${longDay(a.day)}.`);
+      tell(words);
     } catch (e) {
       fail(e);
     }
   };
   return (
-    <Box mt={8} data-testid="away">
-      <Box display="flex" alignItems="center" gap={4} mb={2}>
-        <Heading>Who is away</Heading>
-        <Button ml="auto" disabled={people.length === 0} onClick={() => setOpen(true)}>
-          Somebody is away
-        </Button>
-      </Box>
-      {data?.length === 0 && <Soft>Nobody, as far as it is written down.</Soft>}
-      {data && data.length > 0 && (
-        <table>
-          <thead>
-            <tr>
-              <th>Day</th>
-              <th>Who</th>
-              <th>Why</th>
-              <th>
-                <span className="sr">What to do</span>
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {data.map((a) => (
-              <tr key={a.id} data-away={a.day}>
-                <td className="cond">{longDay(a.day)}</td>
-                <td>
-                  {a.name}, {partOf(a)}
-                </td>
-                <td>{a.note}</td>
-                <td className="num">
-                  <QuietButton onClick={() => void back(a)}>There after all</QuietButton>
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      )}
+    <WrittenDays
+      name="away"
+      title="Who is away"
+      add="Somebody is away"
+      canAdd={people.length > 0}
+      none="Nobody, as far as it is written down."
+      whose={['Who', 'Why']}
+      undo="There after all"
+      days={data?.map((a) => ({ id: a.id, day: a.day, what: `${a.name}, ${partOf(a)}`, why: a.note }))}
+      onAdd={() => setOpen(true)}
+      onUndo={(d) => void back(d.id, `${d.what.split(', ')[0] ?? ''} works on ${longDay(d.day)}.`)}
+    >
       {open && (
         <AwaySheet
           today={today}
@@ -78,7 +51,7 @@ export const Away = ({ today }: { readonly today: string }) => {
           }}
         />
       )}
-    </Box>
+    </WrittenDays>
   );
 };
 
@@ -117,24 +90,8 @@ const AwaySheet = ({
           </Select>
         )}
       </Field>
-      <Field label="From">
-        {(id) => <Input id={id} type="date" min={today} value={day} onChange={(e) => setDay(e.target.value)} />}
-      </Field>
-      <Field label="To, that day too" help="Left empty: that day only.">
-        {(id) => <Input id={id} type="date" min={day} value={until} onChange={(e) => setUntil(e.target.value)} />}
-      </Field>
-      <Labelled label="How long each day">
-        <Choices
-          label="How long each day"
-          value={part}
-          onChange={setPart}
-          choices={[
-            { value: 'day', label: 'All day' },
-            { value: 'morning', label: 'The morning' },
-            { value: 'afternoon', label: 'The afternoon' },
-          ]}
-        />
-      </Labelled>
+      <SpanFields today={today} day={day} until={until} onDay={setDay} onUntil={setUntil} />
+      <PartChoice value={part} onChange={setPart} />
       <Field label="Why">
         {(id) => <Input id={id} maxLength={120} value={note} onChange={(e) => setNote(e.target.value)} />}
       </Field>

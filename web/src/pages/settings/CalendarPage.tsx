@@ -12,6 +12,8 @@ import { useNotice } from '../../parts/Notice.tsx';
 import { Soft } from '../../parts/Text.tsx';
 import { clock } from '../crews/clock.ts';
 import { Away } from './Away.tsx';
+import { OtherCrews } from './OtherCrews.tsx';
+import { OutOfOrder } from './OutOfOrder.tsx';
 
 type Day = CalendarData['days'][number];
 const WEEK = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday'];
@@ -108,6 +110,8 @@ export const CalendarPage = () => {
         />
       )}
       <Away today={data.today} />
+      <OutOfOrder today={data.today} />
+      <OtherCrews today={data.today} />
     </Box>
   );
 };

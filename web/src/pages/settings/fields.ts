@@ -195,6 +195,14 @@ export const FIELDS: readonly SettingField[] = [
   crews('crews.overtime', 'Overtime, at most', 'plain', 'min', 'On a day on which people stay longer.'),
   crews('crews.mixed', 'Crews mixed', 'money', 'a block', 'People of two crews at one piece of work.'),
   crews('crews.driving', 'On the road', 'money', 'an hour', 'For one person on the way with a trailer.'),
+  crews('crews.racks', 'Racks to dry on', 'plain', 'racks', 'Panels that dry on one leave their bay to the next.'),
+  crews(
+    'crews.confirm',
+    'A site not confirmed waits',
+    'plain',
+    'days',
+    'Nobody is sent within so many days to a site whose customer has not said that it is ready.',
+  ),
   crews('crews.rain', 'Rain stops work from', 'share', 'chance', 'Raising and roofing outside, coats on site.'),
   crews(
     'crews.frost',
