@@ -5,7 +5,7 @@ import { isGone, openLauncher, pause, signedIn } from './launcher.ts';
 import type { Launcher } from './launcher.ts';
 
 /** Kills of each part while it is written to. */
-const KILLS = 3;
+const KILLS = 2;
 let rubbet: Launcher;
 beforeAll(async () => {
   rubbet = await openLauncher();

@@ -146,6 +146,13 @@ export interface Placed {
   readonly visits: readonly Visit[];
 }
 
+/** Minutes planned and logged for the steps that were timed of what was done in a week. */
+export interface LoggedWeek {
+  readonly monday: string;
+  readonly planned: number;
+  readonly logged: number;
+}
+
 /** The board after a move: what moved, and where all of it stood before. */
 export interface MoveAnswer extends BoardAnswer {
   readonly moved: readonly string[];

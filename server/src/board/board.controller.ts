@@ -26,6 +26,13 @@ export class BoardController {
     return this.board.show();
   }
 
+  @Get('logged')
+  @Roles('office')
+  @Answers('LoggedWeek', { list: true })
+  logged() {
+    return this.board.logged();
+  }
+
   @Post('plan/:order')
   @HttpCode(200)
   @May('plan days')

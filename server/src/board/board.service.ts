@@ -14,10 +14,11 @@ import type { Order } from '../orders/orders.answers.ts';
 import { Orders } from '../orders/orders.service.ts';
 import { Pool } from '../work/pool.ts';
 import { insertBlocks } from './blocks.ts';
-import type { BoardAnswer, MoveAnswer } from './board.answers.ts';
+import type { BoardAnswer, LoggedWeek, MoveAnswer } from './board.answers.ts';
 import type { MoveDto, PutBackDto, ReleaseDto } from './board.dto.ts';
 import { planOrder } from './planOrder.ts';
 import { readBoard } from './readBoard.ts';
+import { readLogged } from './readLogged.ts';
 import { columnsOf, savePlan } from './savePlan.ts';
 import { sayFault, showBoard } from './showBoard.ts';
 
@@ -58,6 +59,11 @@ export class Board {
       answer.catch(() => (this.#kept = undefined));
     }
     return this.#kept.answer;
+  }
+
+  /** What was planned and logged, by the week. */
+  logged(): Promise<LoggedWeek[]> {
+    return readLogged(this.db);
   }
 
   private async operationsOf(order: Order): Promise<readonly Operation[]> {

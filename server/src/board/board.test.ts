@@ -283,13 +283,7 @@ describe('a morning on which something came up', () => {
     for (const p of found.plans) {
       expect(p.faults.filter((f) => f.kind !== 'unplanned')).toEqual([]);
       expect(p.cost.total).toBe(
-        p.cost.late +
-          p.cost.bays +
-          p.cost.upset +
-          p.cost.overtime +
-          p.cost.mixed +
-          p.cost.driving +
-          p.cost.nights,
+        p.cost.late + p.cost.bays + p.cost.upset + p.cost.overtime + p.cost.mixed + p.cost.driving + p.cost.nights,
       );
       expect(p.bound).toBeLessThanOrEqual(p.cost.total);
     }

@@ -36,6 +36,7 @@ export type AnswerShape =
   | 'ModelDetail'
   | 'Model'
   | 'ModelFile'
+  | 'LoggedWeek'
   | 'MoveAnswer'
   | 'PromiseAnswer'
   | 'ReplanAnswer'

@@ -291,12 +291,18 @@ const readVisits = async (db: Db, id: number): Promise<Stood[]> =>
   ).map((o) => ({ ...o, visits: readJson<Visit[]>(o.visits) }));
 
 /** What of an order is done was done in the weeks before: as it was planned, so many whole weeks earlier. */
-const backDate = async (db: Db, id: number, planned: readonly Stood[], today: string): Promise<void> => {
+const backDate = async (
+  db: Db,
+  id: number,
+  planned: readonly Stood[],
+  { today, wanted }: { readonly today: string; readonly wanted: string },
+): Promise<void> => {
   const done = new Set((await db('operations').where({ order_id: id, done: true }).pluck('id')) as string[]);
   const mine = planned.filter((p) => done.has(p.id));
   const last = mine.reduce((d, p) => [d, p.visits.at(-1)?.end.day ?? d].sort().at(-1) as string, '');
   if (last === '') return;
-  const weeks = Math.max(0, Math.ceil((daysBetween(today, last) + 1) / 7));
+  // About when it was wanted, and behind today in any case.
+  const weeks = Math.max(Math.ceil((daysBetween(today, last) + 1) / 7), Math.round(daysBetween(wanted, last) / 7));
   const move = (day: string): string => addDays(day, -7 * weeks);
   for (const p of mine) {
     const visits = p.visits.map((v): Visit => ({
@@ -342,7 +348,7 @@ const goOn = async (
     );
   if (reached(o, 'delivered')) await s.acts.deliver(id, (await s.orders.find(id)).version, driver);
   if (reached(o, 'done')) await s.acts.handOver(id, (await s.orders.find(id)).version, driver);
-  await backDate(db, id, planned, today);
+  await backDate(db, id, planned, { today, wanted: addDays(today, o.wantedIn) });
   if (o.upTo === 'planned' || reached(o, 'road'))
     for (const item of ['gate', 'turning'])
       await db('visit_items').insert({ order_id: id, item, done_at: db.raw('UTC_TIMESTAMP()') });

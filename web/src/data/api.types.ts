@@ -1437,6 +1437,12 @@ export interface components {
         readonly problems: readonly string[];
       }[];
     };
+    /** @description Minutes planned and logged for the steps that were timed of what was done in a week. */
+    readonly LoggedWeek: {
+      readonly monday: string;
+      readonly planned: number;
+      readonly logged: number;
+    };
     /** @description An accepted order whose costs at today's prices are not those that it was accepted at. Cents. */
     readonly MarginLine: {
       readonly orderId: number;

@@ -32,6 +32,7 @@ export type BoardData = Shapes['BoardAnswer'];
 export type MoveData = Shapes['MoveAnswer'];
 export type ReplanData = Shapes['ReplanAnswer'];
 export type PromiseData = Shapes['PromiseAnswer'];
+export type LoggedWeekData = Shapes['LoggedWeek'];
 export type AbsenceData = Shapes['Absence'];
 export type CrewDayData = Shapes['CrewDay'];
 export type OutageData = Shapes['Outage'];

@@ -6,6 +6,7 @@ import { useBoard } from '../../data/hooks.ts';
 import { Chart } from '../../parts/Chart.tsx';
 import { Empty, Loading } from '../../parts/Loading.tsx';
 import { Figure, Heading, Soft, Title } from '../../parts/Text.tsx';
+import { DoneFigures } from './DoneFigures.tsx';
 import { planWeeks } from './figures.ts';
 import type { PlanWeek } from './figures.ts';
 
@@ -88,6 +89,7 @@ export const Figures = () => {
   if (error && !data) throw error;
   if (!data) return <Loading />;
   const late = data.orders.filter((o) => o.late > 0);
+  const lateInAll = late.reduce((n, o) => n + o.late, 0);
   const ahead = weeks.filter((w) => w.monday >= (weeks[3]?.monday ?? '')).slice(0, 4);
   const load =
     ahead.reduce((n, w) => n + w.shop + w.out, 0) /
@@ -102,7 +104,7 @@ export const Figures = () => {
       <Box display="flex" alignItems="baseline" gap={4} mb={4}>
         <Title>The plan in figures</Title>
         <Soft>
-          <Link to="/crews">Back to the board</Link> · planned against logged hours stand under{' '}
+          <Link to="/crews">Back to the board</Link> · planned against logged minutes of every kind of work stand under{' '}
           <Link to="/rack/yield">Yield</Link>
         </Soft>
       </Box>
@@ -114,7 +116,7 @@ export const Figures = () => {
           of their worked days
         </Figure>
         <Figure label="Orders late" value={String(late.length)} tone={late.length > 0 ? 'keel' : 'moss'}>
-          {late.length === 0 ? 'nothing leaves late' : `${late.reduce((n, o) => n + o.late, 0)} days in all`}
+          {late.length === 0 ? 'nothing leaves late' : lateInAll === 1 ? 'by a day' : `${lateInAll} days in all`}
         </Figure>
       </Box>
       <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '1fr 1fr' }} gap={8}>
@@ -145,6 +147,7 @@ export const Figures = () => {
           />
         </Box>
       </Box>
+      <DoneFigures data={data} />
       <Heading mt={6} mb={2}>
         Late
       </Heading>

@@ -16,6 +16,7 @@ import { useNotice } from '../../parts/Notice.tsx';
 import { Heading, Soft, Title } from '../../parts/Text.tsx';
 import { clock } from './clock.ts';
 import { DaysMoved } from './DaysMoved.tsx';
+import { dayToLookAt } from './layBoard.ts';
 import { planWords } from './planWords.ts';
 import { whatCanBeOut } from './whatCanBeOut.ts';
 
@@ -70,7 +71,7 @@ export const Morning = () => {
   const s: Record<string, string> = {
     person: data.people.find((p) => /^\d+$/.test(p.key))?.key ?? '',
     what: choices[0]?.[0] ?? '',
-    day: data.today,
+    day: dayToLookAt(data),
     until: '',
     order: String(data.orders.find((o) => o.ends !== null)?.id ?? ''),
     task: data.operations.find((o) => !o.done && o.visits.length > 0)?.id ?? '',
@@ -252,7 +253,9 @@ export const Morning = () => {
             If everybody just goes on:{' '}
             {found.asItIs.lateOrders === 0
               ? 'nothing is late'
-              : `${found.asItIs.lateOrders} ${found.asItIs.lateOrders === 1 ? 'order' : 'orders'} late by ${found.asItIs.lateDays} ${found.asItIs.lateDays === 1 ? 'day' : 'days'} together`}
+              : found.asItIs.lateOrders === 1
+                ? `one order is ${found.asItIs.lateDays === 1 ? 'a day' : `${found.asItIs.lateDays} days`} late`
+                : `${found.asItIs.lateOrders} orders are ${found.asItIs.lateDays} days late together`}
             {found.asItIs.faults.length > 0 ? `, and ${found.asItIs.faults[0]?.text ?? ''}` : '.'}
           </Box>
           <Box display="grid" gridTemplateColumns={`repeat(auto-fit, minmax(320px, 1fr))`} gap={5} alignItems="start">
@@ -316,11 +319,17 @@ export const Morning = () => {
 const PlanFigures = ({ plan }: { readonly plan: ReplanData['plans'][number] }) => {
   const show = useShow();
   const parts = [
-    ['late', plan.cost.late, plan.lateOrders === 0 ? 'nothing late' : `${plan.lateDays} days late`],
+    [
+      'late',
+      plan.cost.late,
+      plan.lateOrders === 0 ? 'nothing late' : plan.lateDays === 1 ? 'a day late' : `${plan.lateDays} days late`,
+    ],
     [
       'moved',
       plan.cost.upset,
-      `${plan.shifts.length === 1 ? 'a block' : `${plan.shifts.length} blocks`} at another time or by others`,
+      plan.shifts.length === 0
+        ? 'nothing'
+        : `${plan.shifts.length === 1 ? 'a block' : `${plan.shifts.length} blocks`} at another time or by others`,
     ],
     ['overtime', plan.cost.overtime, plan.overtimeMinutes === 0 ? 'none' : printMinutes(plan.overtimeMinutes)],
     ['bays', plan.cost.bays, 'days in the bays'],

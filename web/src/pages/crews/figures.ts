@@ -66,3 +66,27 @@ export const planWeeks = (data: BoardData, count = 10): PlanWeek[] => {
     };
   });
 };
+
+/** An order whose last day is behind or planned: how many days after the day that was wanted; fewer than none where it is before. */
+export interface DoneOrder {
+  readonly id: number;
+  readonly title: string;
+  readonly day: string;
+  readonly late: number;
+  readonly done: boolean;
+}
+
+/** Orders by the day on which the last of them is done, what is behind and what is planned. */
+export const doneOrders = (data: BoardData): DoneOrder[] =>
+  data.orders
+    .flatMap((o): DoneOrder[] => {
+      const mine = data.operations.filter((x) => x.orderId === o.id);
+      const done = mine.length > 0 && mine.every((x) => x.done);
+      const last = mine
+        .flatMap((x) => x.visits.map((v) => v.end.day))
+        .sort()
+        .at(-1);
+      const day = done ? last : (o.ends ?? undefined);
+      return day === undefined ? [] : [{ id: o.id, title: o.title, day, late: daysBetween(o.due, day), done }];
+    })
+    .sort((a, b) => a.day.localeCompare(b.day) || a.id - b.id);
