@@ -29,7 +29,12 @@ const board = async () =>
   (await world.api(page, '/board')) as {
     readonly today: string;
     readonly operations: readonly Block[];
-    readonly people: readonly { readonly key: string; readonly name: string }[];
+    readonly people: readonly {
+      readonly key: string;
+      readonly name: string;
+      readonly crewOn: readonly { readonly day: string }[];
+    }[];
+    readonly out: readonly { readonly ref: string; readonly day: string; readonly note: string }[];
     readonly faults: readonly { readonly kind: string; readonly text: string }[];
     readonly days: readonly { readonly day: string; readonly works: boolean; readonly rain: number }[];
   };
@@ -206,6 +211,11 @@ describe('a week of a shop', () => {
     await go('/crews/figures');
     await sees(page, 'Hours by week');
     expect(await page.$eval('[role=img]', (n) => n.getAttribute('aria-label'))).toMatch(/of \d+ hours/);
+    // What became of plans: minutes that were timed, and days before or after the wanted one.
+    await page.waitForFunction(() =>
+      [...document.querySelectorAll('[role=img]')].some((n) => /hours planned, \d+ logged/.test(n.ariaLabel ?? '')),
+    );
+    await sees(page, 'Days after the wanted one');
   });
   it('a link that is ended leads nowhere', async () => {
     await go('/crews/calendars');
@@ -229,5 +239,42 @@ describe('a week of a shop', () => {
     await set('From', days[21] as string);
     await send(page, 'Write it down');
     await page.waitForSelector(`[data-testid="away"] [data-written="${days[21]}"]`);
+  });
+  it('a machine is out for a day, and somebody works with another crew: the board shows both', async () => {
+    const b = await board();
+    const day = b.days.filter((d) => d.works && d.day > b.today).map((d) => d.day)[22] as string;
+    await go('/settings/calendar');
+    await press(page, 'Something is out');
+    await set('From', day);
+    await set('Why', 'belt');
+    await send(page, 'Write it down');
+    await page.waitForSelector(`[data-testid="out"] [data-written="${day}"]`);
+    await press(page, 'Another crew for a day');
+    await set('From', day);
+    await send(page, 'Write it down');
+    await page.waitForSelector(`[data-testid="other-crews"] [data-written="${day}"]`);
+    const after = await board();
+    expect(after.out.find((o) => o.day === day)).toMatchObject({ ref: 'saw', note: 'belt' });
+    expect(after.people.some((p) => p.crewOn.some((c) => c.day === day))).toBe(true);
+    await page.$$eval(
+      '[data-testid="out"] tr',
+      (all, d) =>
+        all
+          .find((n) => n.getAttribute('data-written') === d)
+          ?.querySelector('button')
+          ?.click(),
+      day,
+    );
+    await page.waitForSelector(`[data-testid="out"] [data-written="${day}"]`, { hidden: true });
+    expect((await board()).out.some((o) => o.day === day)).toBe(false);
+  });
+  it('a trailer that is out this morning is one of the things that come up', async () => {
+    await go('/crews/morning');
+    await page.$$eval('[aria-label="What came up"] button', (all) =>
+      all.find((n) => n.textContent === 'A machine or trailer is out')?.click(),
+    );
+    await press(page, 'Look for plans');
+    await page.waitForSelector('[data-plan]');
+    await sees(page, 'Saw is out on');
   });
 });

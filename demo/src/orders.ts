@@ -177,7 +177,7 @@ export const ORDERS: readonly DemoOrder[] = [
   },
   {
     customer: person('Delia Roke', 27, '3 Saltern Row, Ansel Quay', 14, 113),
-    title: 'Teasel',
+    title: 'Teasel for the orchard',
     model: 'Teasel',
     wantedIn: -19,
     upTo: 'done',

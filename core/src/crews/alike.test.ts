@@ -71,7 +71,7 @@ describe('work that is set up alike', () => {
     const kinds = (l: readonly Planned[], of = s): string[] => findFaults(of, l).map((f) => f.text);
     expect(kinds(wrong)).toContain('B/cut does not go straight on from A/cut, set up alike.');
     const short = list.map((p) => (p.operation === 'B/cut' ? { ...p, after: undefined } : p)) as Planned[];
-    expect(kinds(short)).toContain('B/cut has 90 minutes; it takes 120 with 1.');
+    expect(kinds(short)).toContain('B/cut has 90 minutes where it stands; it takes 120 with 1: plan it anew.');
   });
 });
 

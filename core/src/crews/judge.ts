@@ -175,7 +175,11 @@ export const findFaults = (shop: Shop, plan: readonly Planned[]): Fault[] => {
     const worked = work.reduce((n, [from, to]) => n + Math.max(0, to - from), 0);
     const asked = takes(p, op);
     if (worked < asked - 1e-6 && !pinned.has(op.id))
-      say('hours', op.id, `${op.id} has ${worked} minutes; it takes ${Math.ceil(asked)} with ${p.people.length}.`);
+      say(
+        'hours',
+        op.id,
+        `${op.id} has ${worked} minutes where it stands; it takes ${Math.ceil(asked)} with ${p.people.length}: plan it anew.`,
+      );
     if (op.stays === true)
       for (let d = Math.floor(p.start / DAY); d <= Math.floor((p.end - 1) / DAY); d++) {
         const day = addDays(shop.first, d);

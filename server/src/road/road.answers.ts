@@ -15,6 +15,8 @@ export interface Delivery {
   readonly phone: string;
   readonly miles: number;
   readonly summary: SeenSummary | null;
+  /** The order from whose site it goes on, on one trip. */
+  readonly after: number | null;
 }
 
 /** Deliveries to come, and the trailers. */

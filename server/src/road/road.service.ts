@@ -8,6 +8,7 @@ import type { User } from '../auth/auth.answers.ts';
 import { shopToday } from '../business/readBusiness.ts';
 import { planOrder } from '../board/planOrder.ts';
 import { AHEAD } from '../board/ahead.ts';
+import type { Visit } from '../board/board.answers.ts';
 import { ABOUT, holdsBoth, hopOf, readTrips } from '../board/readTrips.ts';
 import { noteDeed } from '../database/audit.ts';
 import { DB, readJson } from '../database/connect.ts';
@@ -167,6 +168,7 @@ export class Road {
       .join('customers', 'customers.id', 'orders.customer_id')
       .leftJoin('sites', 'sites.id', 'orders.site_id')
       .leftJoin('spec_revisions', 'spec_revisions.id', 'orders.revision_id')
+      .leftJoin('operations', (on) => on.on('operations.order_id', 'orders.id').andOnVal('operations.op', 'deliver'))
       .where('orders.ended', false)
       .orderBy('deliveries.day')
       .orderBy('deliveries.arrives')
@@ -184,8 +186,18 @@ export class Road {
         'customers.phone',
         this.db.raw('COALESCE(sites.miles, customers.miles) AS miles'),
         'spec_revisions.summary',
-      )) as (Omit<Delivery, 'summary'> & { summary: unknown })[];
-    return rows.map((r) => ({ ...r, summary: r.summary ? readJson<Delivery['summary']>(r.summary) : null }));
+        'operations.visits',
+      )) as (Omit<Delivery, 'summary' | 'after'> & { summary: unknown; visits: unknown })[];
+    const there = new Set(rows.map((r) => r.id));
+    return rows.map(({ visits, ...r }) => {
+      const [visit] = visits ? readJson<Visit[]>(visits) : [];
+      const before = Number(visit?.after?.split('/')[0]);
+      return {
+        ...r,
+        summary: r.summary ? readJson<Delivery['summary']>(r.summary) : null,
+        after: there.has(before) ? before : null,
+      };
+    });
   }
 
   async show(): Promise<RoadAnswer> {

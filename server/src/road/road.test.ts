@@ -60,6 +60,23 @@ describe('a delivery day', () => {
     expect((await set(b, { day, arrives: at, notes: 'x' })).body.message).not.toMatch(/one trip brings both/);
     await app.db('customers').where({ id: who }).update({ bearing: 180 });
   });
+  it('is shown as one trip where the plan brings both on one round', async () => {
+    const [a, b] = [await app.byTitle('Hawthorn'), await app.byTitle('Yarrow')];
+    const { body: board } = await office.get('/api/board').expect(200);
+    const day = (board.days as { day: string; works: boolean }[]).filter((d) => d.works && d.day > board.today)[40]
+      ?.day;
+    const put = (id: number, arrives: string) => set(id, { day, arrives, trailerId: 'flatbed' });
+    expect((await put(a, '10:00')).status).toBe(200);
+    const said = (await put(b, '10:00')).body.message as string;
+    const at = /go on it together: at (\d\d:\d\d) one trip brings both/.exec(said)?.[1] ?? '';
+    expect((await put(b, at)).status).toBe(200);
+    const { body } = await driver.get('/api/road').expect(200);
+    const mine = (body.deliveries as { id: number; after: number | null }[]).filter((d) => d.id === a || d.id === b);
+    expect(mine.map((d) => [d.id, d.after])).toEqual([
+      [a, null],
+      [b, a],
+    ]);
+  });
   it('takes a trailer for the whole trip: no other order has it for a minute of that', async () => {
     const [a, b] = [await app.byTitle('Clover'), await app.byTitle('Hawthorn')];
     const day = '2035-02-05';

@@ -1264,6 +1264,8 @@ export interface components {
       readonly phone: string;
       readonly miles: number;
       readonly summary: components['schemas']['SeenSummary'] | null;
+      /** @description The order from whose site it goes on, on one trip. */
+      readonly after: number | null;
     };
     /** @description Fasteners that a joint takes: an item of stock, its length in inches, and how many. */
     readonly Driven: import('@rubbet/core/unit').Driven;

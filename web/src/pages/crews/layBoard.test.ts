@@ -11,7 +11,8 @@ import {
   momentAfter,
   workdayAfter,
 } from './layBoard.ts';
-import { planWeeks } from './figures.ts';
+import { doneOrders, planWeeks } from './figures.ts';
+import { whatCanBeOut } from './whatCanBeOut.ts';
 import { dayOfPerson, nextAfter } from './myDay.ts';
 
 const frame = blockOf('7/frame', {
@@ -217,5 +218,91 @@ describe('the plan in figures', () => {
     // 2 × 240 + 60 in the shop, 240 on the road; three people on five days; the bay stood in on Tuesday and Wednesday.
     expect([week?.shop, week?.out, week?.available]).toEqual([540, 240, 3 * 5 * 480]);
     expect([week?.bays, week?.waiting]).toEqual([0.4, 0.2]);
+  });
+});
+
+describe('what is not to be had', () => {
+  const axisOf = (b: typeof data) => makeAxis(b, 'two weeks', 0);
+  it('is drawn on the row of its place, of trailers where they stand, of people on their own', () => {
+    const b = boardOf({
+      out: [
+        { kind: 'row', ref: 'saw', day: '2026-05-06', from: 0, to: 720, note: 'new blade' },
+        { kind: 'trailer', ref: 'tilt', day: '2026-05-07', from: 0, to: 1440, note: '' },
+        { kind: 'row', ref: 'saw', day: '2026-09-01', from: 0, to: 1440, note: '' },
+      ],
+      people: data.people.map((p, i) =>
+        i === 0 ? { ...p, away: [{ day: '2026-05-08', from: 720, to: 1440, note: '' }] } : p,
+      ),
+    });
+    const rows = layBoard(b, axisOf(b), 'the shop');
+    const saw = rows.find((r) => r.id === 'saw');
+    // Wednesday is the third of ten days; its morning, 08:00 to 12:00, is half of it.
+    expect(saw?.gone).toHaveLength(1);
+    expect([saw?.gone[0]?.from, saw?.gone[0]?.to]).toEqual([expect.closeTo(0.2, 9), expect.closeTo(0.25, 9)]);
+    expect(saw?.gone[0]?.why).toBe('out: new blade');
+    expect(rows.find((r) => r.id === 'out')?.gone.map((g) => g.why)).toEqual(['the tilt trailer is out']);
+    const [ines] = layBoard(b, axisOf(b), 'people');
+    expect([ines?.gone[0]?.from, ines?.gone[0]?.to]).toEqual([expect.closeTo(0.45, 9), expect.closeTo(0.5, 9)]);
+    expect(whatCanBeOut(b)).toEqual([
+      ['row saw', 'Saw'],
+      ['row bay-1', 'Bay 1'],
+      ['trailer tilt', 'tilt trailer'],
+    ]);
+  });
+  it('what dries on a rack is drawn there, and its bay is free', () => {
+    const wet = {
+      ...coat,
+      visits: [{ ...(coat.visits[0] as (typeof coat.visits)[number]), driesOn: 'Rack 1' }],
+    };
+    const b = boardOf({ operations: [frame, wet], racks: 2 });
+    const rows = layBoard(b, axisOf(b), 'the shop');
+    const racks = rows.find((r) => r.id === 'racks');
+    expect([racks?.name, racks?.bars.map((x) => x.kind)]).toEqual(['Racks', ['dry']]);
+    const bay = rows.find((r) => r.id === 'bay-1');
+    expect(bay?.bars.map((x) => x.kind)).not.toContain('dry');
+    // It stands there until 15:00, when its coat is on: 7 of 8 hours of the second day.
+    expect(bay?.bars.find((x) => x.kind === 'stay')?.to).toBeCloseTo(0.1 + 0.1 * (7 / 8), 9);
+    expect(layBoard(boardOf({ operations: [frame, coat] }), axisOf(b), 'the shop').map((r) => r.id)).not.toContain(
+      'racks',
+    );
+  });
+  it('a crew has on a day whoever works with it then', () => {
+    const b = boardOf({
+      operations: [frame, trip],
+      people: data.people.map((p) => (p.key === '3' ? { ...p, crewOn: [{ day: '2026-05-07', crew: 'hazel' }] } : p)),
+    });
+    const hazel = layBoard(b, axisOf(b), 'the shop').find((r) => r.id === 'crew hazel');
+    const on = (day: string) => hazel?.load.find((l) => l.day === day);
+    expect(on('2026-05-06')?.available).toBe(2 * 480);
+    expect(on('2026-05-07')).toMatchObject({ available: 3 * 480, loaded: 240 });
+    expect(hazel?.bars.map((x) => x.op.id)).toContain('7/deliver');
+  });
+});
+
+describe('what became of orders', () => {
+  it('is how many days after the wanted one the last of them is done', () => {
+    const of = (id: number, due: string, ends: string | null) => ({
+      id,
+      title: 'Sorrel',
+      due,
+      ends,
+      late: 0,
+      confirmed: 0,
+      delivery: null,
+    });
+    const b = boardOf({
+      operations: [
+        blockOf('5/frame', { done: true, visits: [visitOf('2026-04-28', 480, 600)] }),
+        blockOf('5/deliver', { done: true, visits: [visitOf('2026-05-01', 480, 600)] }),
+        blockOf('6/frame', { done: true, visits: [visitOf('2026-05-04', 480, 600)] }),
+        blockOf('6/deliver', { visits: [visitOf('2026-05-08', 480, 600)] }),
+        blockOf('9/frame'),
+      ],
+      orders: [of(6, '2026-05-06', '2026-05-08'), of(5, '2026-05-04', null), of(9, '2026-05-20', null)],
+    });
+    expect(doneOrders(b).map((o) => [o.id, o.day, o.late, o.done])).toEqual([
+      [5, '2026-05-01', -3, true],
+      [6, '2026-05-08', 2, false],
+    ]);
   });
 });

@@ -26,13 +26,17 @@ const order = (orderId: number, before: string | null, after: string | null, lat
 describe('loads that are one trip', () => {
   it('say from where they come and where they go on to', () => {
     const [first, second, third] = [
-      blockOf('7/deliver', { visits: [visitOf('2026-05-06', 480, 600)] }),
-      blockOf('8/deliver', { visits: [visitOf('2026-05-06', 600, 700, ['1'], { after: '7/deliver', ways: [15, 0] })] }),
+      blockOf('7/deliver', { station: 'road', visits: [visitOf('2026-05-06', 480, 600)] }),
+      blockOf('8/deliver', {
+        station: 'road',
+        visits: [visitOf('2026-05-06', 600, 700, ['1'], { after: '7/deliver', ways: [15, 0] })],
+      }),
       blockOf('9/deliver', {
+        station: 'road',
         visits: [visitOf('2026-05-06', 700, 840, ['1'], { after: '8/deliver', ways: [15, 60] })],
       }),
     ];
-    const alone = blockOf('10/deliver', { visits: [visitOf('2026-05-07', 480, 600)] });
+    const alone = blockOf('10/deliver', { station: 'road', visits: [visitOf('2026-05-07', 480, 600)] });
     const data = boardOf({ operations: [first, second, third, alone] });
     const words = [first, second, third, alone].map((o) => roundWords(data, o, o.visits[0] as never));
     expect(words).toEqual([
@@ -40,6 +44,18 @@ describe('loads that are one trip', () => {
       'one trip: straight on from 7, then on to 9; all are loaded at the shop',
       'one trip: straight on from 8; both are loaded at the shop',
       '',
+    ]);
+  });
+});
+
+describe('work that is set up alike', () => {
+  it('says what it goes straight on from, and on to', () => {
+    const first = blockOf('7/saw', { visits: [visitOf('2026-05-06', 480, 600)] });
+    const second = blockOf('8/saw', { visits: [visitOf('2026-05-06', 600, 700, ['1'], { after: '7/saw' })] });
+    const data = boardOf({ operations: [first, second] });
+    expect([first, second].map((o) => roundWords(data, o, o.visits[0] as never))).toEqual([
+      'then on to 8, set up once',
+      'straight on from 7, set up once',
     ]);
   });
 });

@@ -8,6 +8,20 @@ import { Empty, Loading } from '../../parts/Loading.tsx';
 import { Heading, Len, Soft, Title } from '../../parts/Text.tsx';
 import { useShow } from '../../data/useShow.tsx';
 
+type Delivery = RoadData['deliveries'][number];
+
+/** With which others a delivery is one trip, and in what turn. */
+const roundOf = (all: readonly Delivery[], d: Delivery): string => {
+  const next = all.find((x) => x.after === d.id);
+  return [
+    'One trip, loaded together:',
+    [
+      ...(d.after === null ? [] : [`straight on from ${d.after}`]),
+      ...(next ? [`then on to ${next.id}, ${next.address}`] : []),
+    ].join(', '),
+  ].join(' ');
+};
+
 /** Loads to come by day, for the office and for the driver's phone. */
 export const Roads = () => {
   const show = useShow();
@@ -47,6 +61,11 @@ export const Roads = () => {
                   <Box>
                     {d.customer}, {d.address}, <a href={`tel:${d.phone}`}>{d.phone}</a>
                   </Box>
+                  {(d.after !== null || data.deliveries.some((x) => x.after === d.id)) && (
+                    <Box color="chalk" data-round={d.id}>
+                      {roundOf(data.deliveries, d)}
+                    </Box>
+                  )}
                   <Soft>
                     {show.distance(d.miles)}, {data.trailers.find((t) => t.id === d.trailerId)?.name}
                     {d.summary && (
