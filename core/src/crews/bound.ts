@@ -1,14 +1,141 @@
-import { addDays, daysBetween } from '../days/index.ts';
+import { daysBetween } from '../days/index.ts';
+import { leastAssignment } from './assign.ts';
+import { fitsBay } from './fitsBay.ts';
 import { inTurn } from './inTurn.ts';
 import { canDoIn, DAY, dayMinute, makeClock, SLOT, worksIn } from './clock.ts';
+import type { Clock } from './clock.ts';
 import { BAY } from './spots.ts';
 import { waysOf } from './trips.ts';
-import type { Operation, Shop, ShopOrder } from './types.ts';
+import type { Operation, Person, Shop, ShopOrder } from './types.ts';
+
+/** What there is only so much of: minutes of it that each order takes, and whose it is, or of how many places. */
+interface Scarce {
+  readonly work: ReadonlyMap<string, number>;
+  readonly who?: readonly Person[];
+  readonly places: number;
+}
+
+/** Most of what there is only so much of that a bound is looked for with: that which is most in demand. */
+const MOST_SCARCE = 4;
+
+/** Bays by which orders have room in them and in no others: an order stands there for as long as its longest chain of work takes. */
+const baysOf = (
+  shop: Shop,
+  byOrder: ReadonlyMap<string, readonly Operation[]>,
+  fixed: ReadonlyMap<string, unknown>,
+  minutesOf: (op: Operation) => number,
+): Scarce[] => {
+  const roomy = new Map<string, readonly string[]>();
+  const stays = new Map<string, number>();
+  for (const o of shop.orders) {
+    const inBay = (byOrder.get(o.id) ?? []).filter((op) => op.place === BAY && !fixed.has(op.id));
+    const until = new Map<string, number>();
+    for (const op of inBay)
+      until.set(
+        op.id,
+        SLOT * Math.max(1, Math.ceil(minutesOf(op) / SLOT - 1e-9)) +
+          Math.max(0, ...op.needs.map((n) => until.get(n) ?? 0)),
+      );
+    stays.set(o.id, Math.max(0, ...until.values()));
+    roomy.set(
+      o.id,
+      shop.places
+        .filter((p) => p.kind === BAY && (o.bay === undefined ? fitsBay(p.holds, o.size) : p.id === o.bay))
+        .map((p) => p.id),
+    );
+  }
+  const sets = [...new Map([...roomy.values()].map((r) => [r.join('\n'), r])).values()].filter((r) => r.length > 0);
+  return sets.map((set) => ({
+    work: new Map(
+      shop.orders.map((o) => {
+        const mine = roomy.get(o.id) ?? [];
+        return [o.id, mine.length > 0 && mine.every((b) => set.includes(b)) ? (stays.get(o.id) ?? 0) : 0];
+      }),
+    ),
+    places: set.length,
+  }));
+};
+
+/** What orders take of what there is only so much of: everybody, those with a skill, places of a kind. Of what is pinned nothing: it may stand on another. */
+const scarce = (
+  shop: Shop,
+  byOrder: ReadonlyMap<string, readonly Operation[]>,
+  fixed: ReadonlyMap<string, unknown>,
+  minutesOf: (op: Operation) => number,
+  mayShare: (op: Operation) => boolean,
+): Scarce[] => {
+  const of = (is: (op: Operation) => boolean, minutes: (op: Operation) => number): Map<string, number> =>
+    new Map(
+      shop.orders.map((o) => [
+        o.id,
+        (byOrder.get(o.id) ?? []).reduce((n, op) => n + (fixed.has(op.id) || !is(op) ? 0 : minutes(op)), 0),
+      ]),
+    );
+  const hands = (op: Operation): number =>
+    minutesOf(op) * op.people[1] + (op.travel && !mayShare(op) ? (op.travel[0] + op.travel[1]) * op.people[0] : 0);
+  const skills = [...new Set(shop.operations.filter((o) => !o.helpers).map((o) => o.skill))];
+  const kinds = [...new Set(shop.places.map((p) => p.kind))].filter((k) => k !== BAY);
+  const all: Scarce[] = [
+    { work: of(() => true, hands), who: shop.people, places: 0 },
+    ...baysOf(shop, byOrder, fixed, minutesOf),
+    ...skills.map((skill) => ({
+      work: of((op) => !op.helpers && op.skill === skill, hands),
+      who: shop.people.filter((p) => p.skills.includes(skill)),
+      places: 0,
+    })),
+    ...kinds.map((kind) => ({
+      work: of((op) => op.place === kind, minutesOf),
+      places: shop.places.filter((p) => p.kind === kind).length,
+    })),
+  ];
+  const wanted = (r: Scarce): number =>
+    [...r.work.values()].reduce((a, b) => a + b, 0) / Math.max(1e-9, r.who ? r.who.length : r.places);
+  const [first, ...others] = all;
+  return first ? [first, ...others.sort((a, b) => wanted(b) - wanted(a)).slice(0, MOST_SCARCE - 1)] : [];
+};
 
 /**
- * What no plan of a shop costs less than: every order as soon as it could be done were it alone with everybody, and all orders
- * together as soon as the people of the shop can have worked off the least of them, the next, and so on. The larger of both, and a
- * day in the bay for every unit that stands in one.
+ * What no plan's lateness costs less than, by what there is only so much of: an order that is the k-th of which that is done is done no
+ * sooner than it and the k − 1 least others can have been worked off; which order is which is chosen as is cheapest.
+ * @param capacity minutes of it by the day that is worked
+ */
+const leastLate = (
+  shop: Shop,
+  clock: Clock,
+  ends: readonly { readonly o: ShopOrder; readonly end: number }[],
+  work: ReadonlyMap<string, number>,
+  capacity: readonly number[],
+): number => {
+  const sums: number[] = [];
+  capacity.forEach((c, d) => sums.push(c + (sums[d - 1] ?? 0)));
+  /** Days that the day lies behind the first on which so many minutes are worked off. */
+  const dayWhen = (minutes: number): number => {
+    const d = sums.findIndex((s) => s >= minutes - 1e-6);
+    // What is not done before the calendar ends counts as its last day: no plan is told to end later.
+    return daysBetween(shop.first, clock.days[d < 0 ? clock.days.length - 1 : d] ?? shop.first);
+  };
+  const least = [...work.entries()].sort((a, b) => a[1] - b[1]);
+  const rank = new Map(least.map(([id], i) => [id, i]));
+  const until: number[] = [0];
+  least.forEach(([, w], i) => until.push((until[i] as number) + w));
+  const cost = ends.map(({ o, end }) => {
+    const [mine, at] = [work.get(o.id) ?? 0, rank.get(o.id) ?? 0];
+    const due = daysBetween(shop.first, o.due);
+    const alone = Number.isFinite(end) ? Math.floor(Math.max(0, end - 1) / DAY) : 0;
+    return ends.map((_, k) => {
+      // The k least others: one further on in the list where it is among the first k itself.
+      const others = at < k ? (until[k + 1] as number) - mine : (until[k] as number);
+      const day = Math.max(alone, mine + others <= 0 ? 0 : dayWhen(mine + others));
+      return o.weight * Math.max(0, day - due);
+    });
+  });
+  return leastAssignment(cost);
+};
+
+/**
+ * What no plan of a shop costs less than: every order no sooner than were it alone with everybody, and all of them together no sooner
+ * than people, skills and places can have worked them off (`leastLate`, by what there is least of); a day in the bay for every unit that
+ * stands in one, and its ways.
  */
 export const boundPlan = (shop: Shop): number => {
   const clock = makeClock(shop);
@@ -20,8 +147,6 @@ export const boundPlan = (shop: Shop): number => {
   // What is set up alike may do without its own setting up.
   const minutesOf = (op: Operation): number => Math.max(0, op.minutes - (op.setup?.minutes ?? 0));
   const fixed = new Map(shop.pins.map((p) => [p.operation, p]));
-  const lateDays = (order: ShopOrder, minute: number): number =>
-    Math.max(0, daysBetween(order.due, addDays(shop.first, Math.floor(Math.max(0, minute - 1) / DAY))));
   // Alone: whenever what it needs is done, the weather lets it and the shop is open.
   const aloneEnd = (order: ShopOrder): number => {
     const dry = new Map<string, number>();
@@ -51,35 +176,20 @@ export const boundPlan = (shop: Shop): number => {
     return end;
   };
   const ends = shop.orders.map((o) => ({ o, end: aloneEnd(o) }));
-  const alone = ends.reduce((n, { o, end }) => n + o.weight * (Number.isFinite(end) ? lateDays(o, end) : 0), 0);
-  // Together: the k-th order that is done is done no sooner than the k least of them take everybody.
-  const work = shop.orders
-    .map((o) =>
-      (byOrder.get(o.id) ?? []).reduce(
-        (n, op) =>
-          n +
-          minutesOf(op) * op.people[1] +
-          (op.travel && !mayShare(op) ? (op.travel[0] + op.travel[1]) * op.people[0] : 0),
-        0,
-      ),
-    )
-    .sort((a, b) => a - b);
-  const capacity = clock.days.map((_, d) => {
-    let minutes = 0;
-    for (let s = clock.firsts[d] as number; s < (clock.firsts[d + 1] as number); s++)
-      if (clock.minuteOf(s) + SLOT > shop.now)
-        minutes += SLOT * shop.people.filter((p) => worksIn(p, clock, shop.hours, s)).length;
-    return minutes;
-  });
-  const dues = shop.orders.map((o) => o.due).sort();
-  const least = Math.min(...shop.orders.map((o) => o.weight));
-  let [wanted, there, day, together] = [0, 0, -1, 0];
-  work.forEach((w, k) => {
-    wanted += w;
-    while (there < wanted - 1e-6 && day + 1 < capacity.length) there += capacity[++day] as number;
-    const at = clock.days[Math.max(0, day)] ?? shop.first;
-    together += least * Math.max(0, daysBetween(dues[k] as string, at));
-  });
+  const minutesIn = (places: number, who: readonly Person[] | undefined): number[] =>
+    clock.days.map((_, d) => {
+      let minutes = 0;
+      for (let s = clock.firsts[d] as number; s < (clock.firsts[d + 1] as number); s++)
+        if (clock.minuteOf(s) + SLOT > shop.now)
+          minutes += SLOT * (who ? who.filter((p) => worksIn(p, clock, shop.hours, s)).length : places);
+      return minutes;
+    });
+  const late = Math.max(
+    0,
+    ...scarce(shop, byOrder, fixed, minutesOf, mayShare).map((r) =>
+      leastLate(shop, clock, ends, r.work, minutesIn(r.places, r.who)),
+    ),
+  );
   // All of it: no sooner than the last order alone, nor than what has one place only can be done there.
   const price = shop.prices.span ?? 0;
   const atOne = shop.places.map(({ kind }) => {
@@ -102,5 +212,5 @@ export const boundPlan = (shop: Shop): number => {
     const cost = (((shop.prices.driving ?? 0) * SLOT) / 60) * op.people[0] * (there + back);
     return n + (op.trailer === true && !mayShare(op) ? Math.floor(cost) : 0);
   }, 0);
-  return Math.max(alone, shop.orders.length > 0 ? together : 0) + stands * shop.prices.bayDay + ways + span;
+  return late + stands * shop.prices.bayDay + ways + span;
 };

@@ -1,12 +1,14 @@
 import { Board } from './board.ts';
 import type { Kept } from './board.ts';
 import { inTurn } from './inTurn.ts';
+import { costOf, lateBy, spanOf, sumUp } from './costs.ts';
+import { handsOf, tighten } from './tighten.ts';
 import { turnOnMachines } from './machines.ts';
 import type { Standing } from './standing.ts';
-import { isMixed, nightsOf, slotsOver, tellSpots } from './tellSpot.ts';
+import { tellSpots } from './tellSpot.ts';
 import { firstOnLinks } from './trips.ts';
 import { boundPlan } from './bound.ts';
-import { DAY, dayMinute, SLOT } from './clock.ts';
+import { dayMinute } from './clock.ts';
 import { findFaults } from './judge.ts';
 import { randomOf } from '../cut/index.ts';
 import type { CrewPlan, PlanCost, Planned, Shop, ShopOrder } from './types.ts';
@@ -16,73 +18,6 @@ export type SearchFor = ({ readonly seconds: number } | { readonly rounds: numbe
   /** Begins by one rule alone. */
   readonly rule?: string;
 };
-
-/** What an order that finds no place at all counts as: so many days late. */
-const NOWHERE = 365;
-
-/** Days that an order is late, by how many days its due day lies behind the first. */
-const lateBy = (due: number, end: number): number => Math.max(0, Math.floor(Math.max(0, end - 1) / DAY) - due);
-
-/** What one order costs as it stands. */
-const costOf = (
-  shop: Shop,
-  board: Board,
-  told: ReadonlyMap<string, number>,
-  id: string,
-  s: Standing | undefined,
-): PlanCost => {
-  const order = board.orders.get(id) as ShopOrder;
-  if (!s)
-    return sumUp({
-      late: order.weight * NOWHERE,
-      bays: 0,
-      upset: 0,
-      overtime: 0,
-      mixed: 0,
-      driving: 0,
-      nights: 0,
-      span: 0,
-    });
-  const end = Math.max(0, ...s.spots.map((x) => board.clock.minuteOf(x.end - 1) + 1));
-  const late = order.weight * lateBy(board.dues.get(id) ?? 0, end);
-  const bays =
-    s.bay < 0
-      ? 0
-      : shop.prices.bayDay *
-        (1 +
-          Math.floor(board.clock.minuteOf(Math.max(s.from, s.to - 1)) / DAY) -
-          Math.floor(board.clock.minuteOf(s.from) / DAY));
-  const moved = s.spots.filter((x) => {
-    const before = told.get(x.op.id);
-    return before !== undefined && Math.floor(before / DAY) !== Math.floor(board.clock.minuteOf(x.start) / DAY);
-  }).length;
-  const mixed = s.spots.filter((x) => isMixed(shop, board.clock, x)).length;
-  const over = s.spots.reduce((n, x) => n + x.people.length * slotsOver(shop, board.clock, x), 0);
-  const driven = s.spots.reduce((n, x) => n + (x.op.trailer ? x.people.length * board.spots.trips.onTheWay(x) : 0), 0);
-  return sumUp({
-    late,
-    bays,
-    upset: shop.prices.upset * moved,
-    overtime: Math.round(((shop.prices.overtime ?? 0) * over * SLOT) / 60),
-    mixed: (shop.prices.mixed ?? 0) * mixed,
-    driving: Math.round(((shop.prices.driving ?? 0) * driven * SLOT) / 60),
-    nights: (shop.prices.night ?? 0) * s.spots.reduce((n, x) => n + x.people.length * nightsOf(board.clock, x), 0),
-    span: 0,
-  });
-};
-
-/** What it costs that the last of some orders is done when it is. */
-const spanOf = (shop: Shop, board: Board, standings: Iterable<Standing | undefined>): number => {
-  const price = shop.prices.span ?? 0;
-  if (price === 0) return 0;
-  let last = 0;
-  for (const s of standings) if (s) last = Math.max(last, s.end);
-  return last === 0 ? 0 : Math.round(price * (board.clock.minuteOf(last - 1) + SLOT - shop.now));
-};
-const sumUp = (c: Omit<PlanCost, 'total'>): PlanCost => ({
-  ...c,
-  total: c.late + c.bays + c.upset + c.overtime + c.mixed + c.driving + c.nights + c.span,
-});
 
 /** Rules by which the board is filled order by order. */
 export const DISPATCH: Readonly<Record<string, (shop: Shop) => (a: ShopOrder, b: ShopOrder) => number>> = {
@@ -230,6 +165,9 @@ export const planCrews = (
   const { board, draft } = starts.reduce((a, b) => (b.draft.total < a.draft.total ? b : a));
   const bound = boundPlan(shop);
   let best = draft.total;
+  // Of plans that cost the same the one with less work in it is the better: less is set up, fewer are sent.
+  let hands = [...draft.standings.values()].reduce((n, s) => n + handsOf(s), 0);
+  let fewest = hands;
   let kept = new Map(draft.standings);
   const pinned = new Set(shop.pins.map((p) => shop.operations.find((o) => o.id === p.operation)?.order ?? ''));
   const free = shop.orders.map((o) => o.id).filter((id) => !pinned.has(id));
@@ -308,8 +246,10 @@ export const planCrews = (
       }
       draft.total = now;
       draft.span = span;
-      if (now < best) {
+      hands += placed.reduce((n, [, s]) => n + handsOf(s), 0) - before.reduce((n, [, s]) => n + handsOf(s), 0);
+      if (now < best || (now === best && hands < fewest)) {
         best = now;
+        fewest = hands;
         kept = new Map(draft.standings);
       }
     } else {
@@ -317,6 +257,9 @@ export const planCrews = (
       for (const [, s] of before) if (s) board.putBack(s);
     }
   }
+  for (const s of draft.standings.values()) if (s) board.lift(s);
+  for (const s of kept.values()) if (s) board.putBack(s);
+  tighten(shop, board, told, kept, free, was);
   return report(shop, board, told, kept, bound);
 };
 
