@@ -142,7 +142,7 @@ export const shops = fc
                 place: 'site',
                 skill: 'site',
                 ...(r.stays
-                  ? { splits: true, stays: true, minutes: c * 30 }
+                  ? { splits: true, stays: true, minutes: c * 30, onward: `${id}/drive` }
                   : { splits: false, minutes: Math.min(20, c) * 15 }),
                 travel: [30, 45] as const,
                 needs: [`${id}/drive`],

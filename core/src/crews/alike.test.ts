@@ -172,6 +172,69 @@ describe('a night away', () => {
   });
 });
 
+describe('who stays where they brought it', () => {
+  const far = (more: Partial<Shop> = {}): Shop =>
+    shop({
+      people: ['Bo', 'Cy'].map((id) => ({ id, skills: ['site', 'driving'] })),
+      operations: [
+        op('A', 'drive', {
+          place: 'site',
+          skill: 'driving',
+          people: [2, 2],
+          minutes: 30,
+          travel: [120, 120],
+          splits: false,
+          trailer: true,
+        }),
+        op('A', 'set', {
+          place: 'site',
+          skill: 'site',
+          people: [2, 2],
+          minutes: 480,
+          travel: [120, 120],
+          stays: true,
+          needs: ['A/drive'],
+          onward: 'A/drive',
+        }),
+      ],
+      prices: { bayDay: 0, upset: 0, night: 9000, driving: 3000 },
+      ...more,
+    });
+  it('goes on at once, and drives there and home once', () => {
+    const { plan: list, cost, faults } = plan(far());
+    expect(faults).toEqual([]);
+    // Out at eight, there at ten, unloaded at half past; 5½ h of work on Monday, 2½ on Tuesday, home by half past twelve.
+    expect(spot(list, 'A/drive').pieces).toEqual([[480, 630]]);
+    expect(spot(list, 'A/set')).toMatchObject({
+      after: 'A/drive',
+      trailer: 'trailer',
+      people: spot(list, 'A/drive').people,
+    });
+    expect(spot(list, 'A/set').pieces).toEqual([
+      [630, 960],
+      [1440 + 480, 1440 + 750],
+    ]);
+    // Two for a night; two on the road for two hours there and two back.
+    expect([cost.nights, cost.driving]).toEqual([18_000, 2 * 4 * 3000]);
+  });
+  it('goes home first where the next day is none that is worked', () => {
+    const { plan: list, faults } = plan(far({ now: 4 * 1440 + 480 }));
+    expect(faults).toEqual([]);
+    expect([at(list, 'A/drive'), at(list, 'A/set')]).toEqual(['2026-03-06T08:00', '2026-03-09T08:00']);
+    expect(spot(list, 'A/set').after).toBeUndefined();
+  });
+  it('stays one when it is planned again, and is a fault where it only says so', () => {
+    const s = far();
+    const first = plan(s).plan;
+    const told: Shop = { ...s, published: tell(first) };
+    expect(tell(planCrews(told, { rounds: 0, rule: 'as told' }).plan)).toEqual(tell(first));
+    const wrong = first.map((p) => (p.operation === 'A/set' ? { ...p, trailer: null } : p));
+    expect(findFaults(s, wrong).map((f) => f.text)).toContain(
+      'A/set does not go on from A/drive with its people and its trailer.',
+    );
+  });
+});
+
 describe('what is not to be had', () => {
   it('a machine for a morning, a trailer for a day', () => {
     const s = shop({
@@ -245,6 +308,7 @@ describe('reading them', () => {
     ],
     [{ operations: [{ ...text.operations[0], setup: { minutes: 9 } }] }, /operations\[0\]\.setup\.like/],
     [{ operations: [{ ...text.operations[0], stays: true }] }, /its place must be "site", and it must split/],
+    [{ operations: [{ ...text.operations[0], onward: 'A/b' }] }, /must be a delivery with a trailer that it needs/],
     [{ people: [{ id: 'Ada', crewOn: { Monday: 'x' } }] }, /crewOn is "Monday"; it must be a day/],
   ])('says what is wrong: %#', (more, message) => {
     expect(() => readShop({ ...text, ...more })).toThrow(message);

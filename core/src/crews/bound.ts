@@ -143,18 +143,21 @@ export const boundPlan = (shop: Shop): number => {
   const byOrder = new Map<string, Operation[]>();
   for (const op of inTurn(shop.operations)) byOrder.set(op.order, [...(byOrder.get(op.order) ?? []), op]);
   const shares = new Set((shop.hops ?? []).flatMap((h) => h.between));
-  const mayShare = (op: Operation): boolean => op.trailer === true && shares.has(op.order);
+  const mayShare = (op: Operation): boolean => op.onward !== undefined || (op.trailer === true && shares.has(op.order));
   // What is set up alike may do without its own setting up.
   const minutesOf = (op: Operation): number => Math.max(0, op.minutes - (op.setup?.minutes ?? 0));
   const fixed = new Map(shop.pins.map((p) => [p.operation, p]));
   // Alone: whenever what it needs is done, the weather lets it and the shop is open.
   const aloneEnd = (order: ShopOrder): number => {
     const dry = new Map<string, number>();
+    const arrived = new Map<string, number>();
     let end = 0;
     for (const op of byOrder.get(order.id) ?? []) {
       const pin = fixed.get(op.id);
       let ready = shop.now;
-      for (const n of op.needs) ready = Math.max(ready, dry.get(n) ?? 0);
+      // Who stays where they brought it does not go home before.
+      for (const n of op.needs) if (n !== op.onward) ready = Math.max(ready, dry.get(n) ?? 0);
+      if (op.onward !== undefined) ready = Math.max(ready, arrived.get(op.onward) ?? 0);
       if (op.from !== undefined) ready = Math.max(ready, dayMinute(shop.first, op.from));
       // On a trip with others its own ways may be none.
       const [there, back] = mayShare(op) ? [0, 0] : waysOf(op);
@@ -171,6 +174,7 @@ export const boundPlan = (shop: Shop): number => {
         }
       const done = s + length > clock.count ? Infinity : clock.minuteOf(s + length - 1) + SLOT;
       dry.set(op.id, done + op.dry);
+      arrived.set(op.id, Number.isFinite(done) ? clock.minuteOf(Math.max(0, s + length - back - 1)) + SLOT : done);
       end = Math.max(end, done);
     }
     return end;

@@ -57,6 +57,13 @@ export const findFaults = (shop: Shop, plan: readonly Planned[]): Fault[] => {
     }
     return trip;
   };
+  /** Those who stay where they brought an order are those who brought it, with its trailer. */
+  const checkOnward = (p: Planned, op: Operation): void => {
+    if (p.after === undefined || p.after !== op.onward) return;
+    const before = at.get(p.after);
+    if (!before || before.trailer !== p.trailer || before.people.join() !== p.people.join() || before.end !== p.start)
+      say('trailer', op.id, `${op.id} does not go on from ${p.after} with its people and its trailer.`);
+  };
   const checkTrip = (p: Planned, op: Operation): void => {
     if (op.trailer !== true) return;
     if (p.trailer === null) return say('trailer', op.id, `${op.id} takes a trailer.`);
@@ -80,7 +87,7 @@ export const findFaults = (shop: Shop, plan: readonly Planned[]): Fault[] => {
 
   /** Whether work goes straight on from what is set up alike; said where it only says so. */
   const isSetUp = (p: Planned, op: Operation): boolean => {
-    if (p.after === undefined || op.trailer === true) return false;
+    if (p.after === undefined || op.trailer === true || p.after === op.onward) return false;
     const before = at.get(p.after);
     const same =
       op.setup !== undefined &&
@@ -167,7 +174,11 @@ export const findFaults = (shop: Shop, plan: readonly Planned[]): Fault[] => {
     }
     const from = p.after === undefined || op.trailer !== true ? undefined : at.get(p.after)?.order;
     const way = [
-      from === undefined ? (op.travel?.[0] ?? 0) : (hop(from, op.order) ?? 0),
+      p.after !== undefined && p.after === op.onward
+        ? 0
+        : from === undefined
+          ? (op.travel?.[0] ?? 0)
+          : (hop(from, op.order) ?? 0),
       goneOn.has(op.id) && op.trailer === true ? 0 : (op.travel?.[1] ?? 0),
     ] as const;
     // On its way neither weather nor the hours of the site hold it up.
@@ -216,6 +227,7 @@ export const findFaults = (shop: Shop, plan: readonly Planned[]): Fault[] => {
         say('room', op.id, `${op.order} does not stand in ${p.place} with room to walk around it: take a larger bay.`);
     }
     checkTrip(p, op);
+    checkOnward(p, op);
     checkRack(p, op);
     checkOut(p, op);
   };

@@ -76,6 +76,7 @@ export const operationsOf = (
     const setup = (b.station === 'saw' || coat) && b.setup > 0 && alike !== undefined;
     const id = `${order}/${b.key}`;
     const needs = b.needs.filter((n) => known.has(n)).map((n) => lastOf.get(n) ?? `${order}/${n}`);
+    const brought = needs.find((n) => out.some((o) => o.id === n && o.trailer === true));
     for (let k = 1; k <= visits; k++)
       out.push({
         id: k === 1 ? id : `${id}${VISIT}${k}`,
@@ -90,6 +91,7 @@ export const operationsOf = (
         needs: k === 1 ? needs : [k === 2 ? id : `${id}${VISIT}${k - 1}`],
         splits: (!away && b.spans) || stays,
         ...(stays ? { stays } : {}),
+        ...(stays && brought !== undefined ? { onward: brought } : {}),
         ...(coat && flat?.driesOn !== undefined && b.dry > 0 ? { dryOn: flat.driesOn } : {}),
         ...(setup ? { setup: { like: alike, minutes: Math.min(b.setup, work) } } : {}),
         ...(Object.keys(limits).length > 0 ? { limits } : {}),

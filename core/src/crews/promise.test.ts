@@ -93,7 +93,7 @@ describe('what a shop makes of blocks', () => {
     expect(near.length).toBeGreaterThan(1);
     expect(near.some((o) => o.stays)).toBe(false);
     expect(far).toHaveLength(1);
-    expect(far[0]).toMatchObject({ stays: true, splits: true });
+    expect(far[0]).toMatchObject({ stays: true, splits: true, onward: '9/deliver' });
     const work = (list: typeof near): number => list.reduce((n, o) => n + o.minutes, 0);
     expect(work(far)).toBeCloseTo(work(near), 6);
   });

@@ -178,6 +178,7 @@ const readOperation = (r: Record<string, unknown>, at: string): Operation => {
     ...(r.dryOn === undefined ? {} : { dryOn: readText(r.dryOn, `${at}.dryOn`) }),
     ...(r.setup === undefined ? {} : { setup: readSetup(r.setup, `${at}.setup`) }),
     ...(readFlag(r.stays, `${at}.stays`, false) ? { stays: true } : {}),
+    ...(r.onward === undefined ? {} : { onward: readText(r.onward, `${at}.onward`) }),
   };
 };
 
@@ -211,6 +212,11 @@ const checkNames = (shop: Shop): void => {
     if (o.stays === true && (o.place !== 'site' || o.splits !== true))
       throw new DemandError(`${o.id} stays the night: its place must be "site", and it must split.`);
   }
+  for (const o of shop.operations)
+    if (o.onward !== undefined && (!o.needs.includes(o.onward) || ops.get(o.onward)?.trailer !== true))
+      throw new DemandError(
+        `${o.id} goes on from "${o.onward}": that must be a delivery with a trailer that it needs.`,
+      );
   const open = new Set<string>();
   const done = new Set<string>();
   const visit = (id: string): void => {
@@ -331,6 +337,7 @@ export const readShop = (json: unknown): { readonly shop: Shop; readonly effort:
         'dryOn',
         'setup',
         'stays',
+        'onward',
       ],
       readOperation,
     ),

@@ -46,6 +46,9 @@ export class Spots {
   private readonly able = new Map<Operation, Able>();
   private readonly crews: (slot: number) => readonly (string | undefined)[];
   private readonly orders: ReadonlyMap<string, ShopOrder>;
+  /** Deliveries after which people stay, and where those stand. */
+  private readonly onward: ReadonlySet<string>;
+  private readonly onBoard = new Map<string, Spot>();
   /** By the day that is worked: whether the day before in the calendar is worked as well. */
   private readonly goesOn: readonly boolean[];
 
@@ -54,6 +57,7 @@ export class Spots {
     this.clock = makeClock(shop);
     const { clock } = this;
     this.orders = new Map(shop.orders.map((o) => [o.id, o]));
+    this.onward = new Set(shop.operations.flatMap((o) => o.onward ?? []));
     const there = (what: string): Free => {
       const mine = (shop.out ?? []).filter((o) => o.what === what);
       return new Free((s) => mine.length === 0 || !isOut(mine, clock, shop.hours, s), clock.count);
@@ -127,15 +131,16 @@ export class Spots {
     w: Work,
     start: number,
     n: number,
+    there = w.there,
   ): { readonly end: number; readonly at?: number[] } | { next: number } {
     const { clock } = this;
     const length = w.lengths[Math.min(n, w.op.people[1])] as number;
-    if (w.op.stays !== true) return { end: start + w.there + length + w.back };
+    if (w.op.stays !== true) return { end: start + there + length + w.back };
     const at: number[] = [];
-    const all = w.there + length + w.back;
+    const all = there + length + w.back;
     for (let s = start; s < clock.count; s++) {
       if (s > start && s === clock.firsts[clock.dayOf(s)] && this.goesOn[clock.dayOf(s)] !== true) return { next: s };
-      const working = at.length >= w.there && at.length < w.there + length;
+      const working = at.length >= there && at.length < there + length;
       if (!working || w.mask.has(s, s + 1)) at.push(s);
       if (at.length === all) return { end: s + 1, at };
     }
@@ -179,6 +184,31 @@ export class Spots {
     return w.mask.has(spot.end - w.back - work, spot.end - w.back) ? spot : undefined;
   }
 
+  /** An operation whose people stay where they brought its order, with the trailer, until it is done. */
+  private stayOn(w: Work, ready: number, last: Spot | undefined): Spot | undefined {
+    const { op } = w;
+    if (!last || last.trailer < 0 || this.nextOf(last)) return undefined;
+    const n = last.people.length;
+    const start = last.end - waysOf(last.op)[1];
+    // What else it needs must be done when they arrive; they wait for nothing.
+    if (start < ready || n < op.people[0] || n > op.people[1] || !this.suits(w, last.people)) return undefined;
+    const when = this.endOf(w, start, n, 0);
+    if ('next' in when || when.end > this.clock.count || when.end <= last.end) return undefined;
+    const held = [...last.people.map((i) => this.people[i]), this.trailers[last.trailer]];
+    if (held.some((f) => !f?.has(last.end, when.end))) return undefined;
+    const { end, at } = when;
+    return {
+      op,
+      start,
+      end,
+      place: -1,
+      people: last.people,
+      trailer: last.trailer,
+      after: last,
+      ...(at ? { at } : {}),
+    };
+  }
+
   /** An operation that its people go straight on to from another that is set up alike. */
   private joinAlike(w: Work, ready: number, last: Spot, places: readonly number[]): Spot | undefined {
     const { clock } = this;
@@ -217,6 +247,10 @@ export class Spots {
     const w = this.workFor(op);
     const alone = this.findAlone(w, from, places, crew, loose);
     const { hops } = this.shop;
+    // Who has brought it stays, rather than go home and come again.
+    const staying =
+      op.onward === undefined ? undefined : this.stayOn(w, this.arrivesBy(op, from), this.onBoard.get(op.onward));
+    if (staying) return staying;
     if ((!hops && !op.setup) || (loose && loose() < ALONE)) return alone;
     let best: Spot | undefined;
     const take = (spot: Spot | undefined): void => {
@@ -314,6 +348,7 @@ export class Spots {
       const on = this.trips.open(w.op).find((t) => t.last.op.id === after);
       return on && this.joinTrip(w, ready, on.last, on.leaves);
     }
+    if (after === w.op.onward) return this.stayOn(w, this.arrivesBy(w.op, ready), this.onBoard.get(after));
     const last = this.alike.open(w.op).find((s) => s.op.id === after);
     return last && this.joinAlike(w, ready, last, places);
   }
@@ -398,8 +433,18 @@ export class Spots {
     };
   }
 
+  /** From when an operation may start on a site to which its order is brought by those who do it: their way home is not waited for. */
+  private arrivesBy(op: Operation, from: number): number {
+    const last = this.onBoard.get(op.onward ?? '');
+    return last && from <= last.end ? last.end - waysOf(last.op)[1] : from;
+  }
+
   /** Takes what a spot takes, or gives it back. */
   book(spot: Spot, take: boolean): void {
+    if (this.onward.has(spot.op.id)) {
+      if (take) this.onBoard.set(spot.op.id, spot);
+      else this.onBoard.delete(spot.op.id);
+    }
     // What goes on from another has its people and its trailer until that would have been home.
     const { end } = spot;
     const by = take ? 1 : -1;

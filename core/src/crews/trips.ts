@@ -68,7 +68,7 @@ export class Trips {
 
   /** Notes that a spot is on the board, or that it is off it. */
   note(spot: Spot, take: boolean): void {
-    if (!this.shop.hops || spot.trailer < 0) return;
+    if (spot.trailer < 0) return;
     if (take) {
       this.there.add(spot);
       if (spot.after) this.next.set(spot.after, spot);

@@ -80,6 +80,8 @@ export interface Operation {
   readonly setup?: { readonly like: string; readonly minutes: number };
   /** Whoever goes there stays the night until it is done, rather than come home; over no day off. */
   readonly stays?: boolean;
+  /** The delivery of its order, from which the same people stay on there: neither goes home between. */
+  readonly onward?: string;
   readonly needs: readonly string[];
   /** Whether it may go on the next day. */
   readonly splits: boolean;
@@ -167,8 +169,8 @@ export interface Planned {
   readonly people: readonly string[];
   readonly trailer: string | null;
   /**
-   * The delivery from whose site it goes on: it is loaded with that one, and begins where that one would have gone home. Or the work
-   * from which its people go straight on to it, set up alike.
+   * The delivery from whose site it goes on: it is loaded with that one, and begins where that one would have gone home. Or that of its
+   * own order, after which its people stay there. Or the work from which they go straight on to it, set up alike.
    */
   readonly after?: string;
   /** Where what it coats dries. */

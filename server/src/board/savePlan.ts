@@ -17,7 +17,9 @@ const waysOf = (s: BoardState, plan: readonly Planned[], p: Planned): Pick<Visit
   if (p.after === undefined && !goesOn) return {};
   const [out, home] = s.shop.operations.find((o) => o.id === p.operation)?.travel ?? [0, 0];
   const from = plan.find((x) => x.operation === p.after)?.order ?? '';
-  const hop = s.hops.find((h) => h.between.includes(p.order) && h.between.includes(from))?.minutes ?? 0;
+  // Who stays where they brought it has no way there.
+  const hop =
+    from === p.order ? 0 : (s.hops.find((h) => h.between.includes(p.order) && h.between.includes(from))?.minutes ?? 0);
   const upTo15 = (minutes: number): number => 15 * Math.ceil(minutes / 15 - 1e-9);
   return { ways: [upTo15(p.after === undefined ? out : hop), goesOn ? 0 : upTo15(home)] };
 };

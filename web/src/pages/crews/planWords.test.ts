@@ -48,6 +48,21 @@ describe('loads that are one trip', () => {
   });
 });
 
+describe('who stays where they brought it', () => {
+  it('is told at the delivery, and at what they stay for', () => {
+    const first = blockOf('7/deliver', { station: 'road', visits: [visitOf('2026-05-06', 480, 600)] });
+    const then = blockOf('7/site', {
+      station: 'site',
+      visits: [visitOf('2026-05-06', 600, 700, ['1'], { after: '7/deliver', ways: [0, 60] })],
+    });
+    const data = boardOf({ operations: [first, then] });
+    expect([first, then].map((o) => roundWords(data, o, o.visits[0] as never))).toEqual([
+      'they stay there for what is built on site',
+      'straight on from its delivery, by those who brought it',
+    ]);
+  });
+});
+
 describe('work that is set up alike', () => {
   it('says what it goes straight on from, and on to', () => {
     const first = blockOf('7/saw', { visits: [visitOf('2026-05-06', 480, 600)] });

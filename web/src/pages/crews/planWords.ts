@@ -17,6 +17,8 @@ export const roundWords = (data: BoardData, op: BoardOperation, visit: BoardOper
     ...(before ? [`straight on from ${before.orderId}`] : []),
     ...(next ? [`then on to ${next.orderId}`] : []),
   ];
+  if (before && before.orderId === op.orderId) return 'straight on from its delivery, by those who brought it';
+  if (next && next.orderId === op.orderId && !before) return 'they stay there for what is built on site';
   if (op.station !== 'road') return `${parts.join(', ')}, set up once`;
   return `one trip: ${parts.join(', ')}; ${parts.length > 1 ? 'all' : 'both'} are loaded at the shop`;
 };
