@@ -18,6 +18,7 @@ import type { DemoOrder } from '@rubbet/demo';
 import { findFamily, parseSpec } from '@rubbet/core/model';
 import type { Spec } from '@rubbet/core/model';
 import { BUSINESS, BUSINESS_RULES, computeOrder, unitsOf } from '@rubbet/core/order';
+import type { OrderSummary } from '@rubbet/core/order';
 import { addDays, daysBetween, weekday } from '@rubbet/core/days';
 import { isBenchStep, isRead, lineUnits, readingsOf } from '@rubbet/core/steps';
 import { repeatParts } from '@rubbet/core/unit';
@@ -82,6 +83,15 @@ const openServices = (db: Db) => {
   };
 };
 type Services = ReturnType<typeof openServices>;
+
+/** Summaries of the standard models, kept: the demo may be put back again and again. */
+const summaries = new Map<string, OrderSummary>();
+const summaryOf = (m: (typeof MODELS)[number], spec: Spec): OrderSummary => {
+  const key = JSON.stringify([m.name, spec]);
+  const known = summaries.get(key) ?? computeOrder({ spec, flock: flockFor(m) }, BUSINESS_RULES).summary;
+  summaries.set(key, known);
+  return known;
+};
 
 /** A day, or the Monday after it. */
 const workdayFrom = (day: string): string => addDays(day, [1, 0, 0, 0, 0, 0, 2][weekday(day)] ?? 0);
@@ -156,7 +166,7 @@ const loadBusiness = async (trx: Db, passwordHash: string): Promise<Map<string, 
         model_id: id,
         number: i + 1,
         spec: json(r.spec),
-        summary: json(computeOrder({ spec: r.spec, flock: flockFor(m) }, BUSINESS_RULES).summary),
+        summary: json(summaryOf(m, r.spec)),
         note: r.note,
         made_by: USERS[0].name,
       })),
