@@ -80,12 +80,27 @@ export const BoardGrid = ({
       >
         <Box height={`${HEAD}px`} borderBottom="1px solid" borderColor="rule" />
         <Box
+          position="relative"
           display="grid"
           gridTemplateColumns={`repeat(${n}, minmax(0,1fr))`}
           height={`${HEAD}px`}
           borderBottom="1px solid"
           borderColor="rule"
         >
+          {zoom === 'day' &&
+            hoursOf(axis).map((h) => (
+              <Box
+                key={h.minute}
+                className="cond"
+                position="absolute"
+                bottom="1px"
+                left={`calc(${100 * h.at}% + 3px)`}
+                fontSize="12px"
+                color="soft"
+              >
+                {clock(h.minute)}
+              </Box>
+            ))}
           {axis.days.map((d, i) => {
             const monday = i > 0 && new Date(`${d.day}T00:00:00Z`).getUTCDay() === 1;
             const bad = d.rain >= 0.5 || d.wind > 20 || d.low < 36;
@@ -180,6 +195,18 @@ export const BoardGrid = ({
                 bg={!d.works || d.rain >= 0.5 ? 'paper' : undefined}
               />
             ))}
+            {zoom === 'day' &&
+              hoursOf(axis).map((h) => (
+                <Box
+                  key={h.minute}
+                  position="absolute"
+                  top={0}
+                  bottom={0}
+                  left={`${100 * h.at}%`}
+                  borderLeft="1px solid"
+                  borderColor="hair"
+                />
+              ))}
             {today >= 0 && (
               <Box
                 position="absolute"
@@ -285,4 +312,12 @@ export const BoardGrid = ({
 const hours = (minutes: number): string => {
   const h = Math.round(minutes / 6) / 10;
   return Number.isInteger(h) ? String(h) : h.toFixed(1);
+};
+
+/** Whole hours of a day that is seen alone, and where they lie. */
+const hoursOf = (axis: Axis): { readonly minute: number; readonly at: number }[] => {
+  const out: { minute: number; at: number }[] = [];
+  for (let minute = 60 * Math.ceil((axis.opens + 1) / 60); minute < axis.closes; minute += 60)
+    out.push({ minute, at: (minute - axis.opens) / (axis.closes - axis.opens) });
+  return out;
 };

@@ -1,13 +1,12 @@
 import { useState } from 'react';
 import useSWR from 'swr';
 import { api } from '../../data/api.ts';
-import { longDay } from '../../data/days.ts';
 import { useBoard } from '../../data/hooks.ts';
 import type { AbsenceData } from '../../data/types.ts';
 import { Field, Input, Select } from '../../parts/Fields.tsx';
 import { FormSheet } from '../../parts/FormSheet.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
-import { partOf, PartChoice, SpanFields, WrittenDays } from './WrittenDays.tsx';
+import { daysWords, partOf, PartChoice, SpanFields, WrittenList } from './WrittenDays.tsx';
 import type { Part } from './WrittenDays.tsx';
 
 /** Who is away when: holidays, half days. Somebody who is ill this morning is told of on the board. */
@@ -17,9 +16,10 @@ export const Away = ({ today }: { readonly today: string }) => {
   const [open, setOpen] = useState(false);
   const { tell, fail } = useNotice();
   const people = (board.data?.people ?? []).filter((p) => /^\d+$/.test(p.key));
-  const back = async (id: number, words: string): Promise<void> => {
+  const back = async (ids: readonly number[], words: string): Promise<void> => {
     try {
-      await mutate(await api<AbsenceData[]>(`/absences/${id}`, { method: 'DELETE' }), { revalidate: false });
+      for (const id of ids)
+        await mutate(await api<AbsenceData[]>(`/absences/${id}`, { method: 'DELETE' }), { revalidate: false });
       await board.mutate();
       tell(words);
     } catch (e) {
@@ -27,7 +27,7 @@ export const Away = ({ today }: { readonly today: string }) => {
     }
   };
   return (
-    <WrittenDays
+    <WrittenList
       name="away"
       title="Who is away"
       add="Somebody is away"
@@ -37,7 +37,9 @@ export const Away = ({ today }: { readonly today: string }) => {
       undo="There after all"
       days={data?.map((a) => ({ id: a.id, day: a.day, what: `${a.name}, ${partOf(a)}`, why: a.note }))}
       onAdd={() => setOpen(true)}
-      onUndo={(d) => void back(d.id, `${d.what.split(', ')[0] ?? ''} works on ${longDay(d.day)}.`)}
+      onUndo={(d) =>
+        void back(d.ids, `${d.what.split(', ')[0] ?? ''} works ${d.first === d.last ? 'on' : 'from'} ${daysWords(d)}.`)
+      }
     >
       {open && (
         <AwaySheet
@@ -51,7 +53,7 @@ export const Away = ({ today }: { readonly today: string }) => {
           }}
         />
       )}
-    </WrittenDays>
+    </WrittenList>
   );
 };
 

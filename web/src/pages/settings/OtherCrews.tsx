@@ -1,13 +1,12 @@
 import { useState } from 'react';
 import useSWR from 'swr';
 import { api } from '../../data/api.ts';
-import { longDay } from '../../data/days.ts';
 import { useBoard } from '../../data/hooks.ts';
 import type { CrewDayData } from '../../data/types.ts';
 import { Field, Select } from '../../parts/Fields.tsx';
 import { FormSheet } from '../../parts/FormSheet.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
-import { SpanFields, WrittenDays } from './WrittenDays.tsx';
+import { daysWords, SpanFields, WrittenList } from './WrittenDays.tsx';
 
 /** Days on which people work with another crew than their own. */
 export const OtherCrews = ({ today }: { readonly today: string }) => {
@@ -17,9 +16,10 @@ export const OtherCrews = ({ today }: { readonly today: string }) => {
   const { tell, fail } = useNotice();
   const people = (board.data?.people ?? []).filter((p) => /^\d+$/.test(p.key));
   const crews = board.data?.crews ?? [];
-  const back = async (id: number, words: string): Promise<void> => {
+  const back = async (ids: readonly number[], words: string): Promise<void> => {
     try {
-      await mutate(await api<CrewDayData[]>(`/crew-days/${id}`, { method: 'DELETE' }), { revalidate: false });
+      for (const id of ids)
+        await mutate(await api<CrewDayData[]>(`/crew-days/${id}`, { method: 'DELETE' }), { revalidate: false });
       await board.mutate();
       tell(words);
     } catch (e) {
@@ -27,7 +27,7 @@ export const OtherCrews = ({ today }: { readonly today: string }) => {
     }
   };
   return (
-    <WrittenDays
+    <WrittenList
       name="other-crews"
       title="Who works with another crew"
       add="Another crew for a day"
@@ -37,7 +37,9 @@ export const OtherCrews = ({ today }: { readonly today: string }) => {
       undo="With their own"
       days={data?.map((c) => ({ id: c.id, day: c.day, what: c.name, why: c.crewName ?? 'nobody in particular' }))}
       onAdd={() => setOpen(true)}
-      onUndo={(d) => void back(d.id, `${d.what} works with their own crew on ${longDay(d.day)}.`)}
+      onUndo={(d) =>
+        void back(d.ids, `${d.what} works with their own crew ${d.first === d.last ? 'on' : 'from'} ${daysWords(d)}.`)
+      }
     >
       {open && (
         <OtherCrewSheet
@@ -52,7 +54,7 @@ export const OtherCrews = ({ today }: { readonly today: string }) => {
           }}
         />
       )}
-    </WrittenDays>
+    </WrittenList>
   );
 };
 

@@ -1,14 +1,13 @@
 import { useState } from 'react';
 import useSWR from 'swr';
 import { api } from '../../data/api.ts';
-import { longDay } from '../../data/days.ts';
 import { useBoard } from '../../data/hooks.ts';
 import type { OutageData } from '../../data/types.ts';
 import { Field, Input, Select } from '../../parts/Fields.tsx';
 import { FormSheet } from '../../parts/FormSheet.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { whatCanBeOut } from '../crews/whatCanBeOut.ts';
-import { partOf, PartChoice, SpanFields, WrittenDays } from './WrittenDays.tsx';
+import { daysWords, partOf, PartChoice, SpanFields, WrittenList } from './WrittenDays.tsx';
 import type { Part } from './WrittenDays.tsx';
 
 /** What is not to be had when: a saw in repair, a bay that is cleared, a trailer that is lent. */
@@ -18,9 +17,10 @@ export const OutOfOrder = ({ today }: { readonly today: string }) => {
   const [open, setOpen] = useState(false);
   const { tell, fail } = useNotice();
   const choices = board.data ? whatCanBeOut(board.data) : [];
-  const back = async (id: number, words: string): Promise<void> => {
+  const back = async (ids: readonly number[], words: string): Promise<void> => {
     try {
-      await mutate(await api<OutageData[]>(`/outages/${id}`, { method: 'DELETE' }), { revalidate: false });
+      for (const id of ids)
+        await mutate(await api<OutageData[]>(`/outages/${id}`, { method: 'DELETE' }), { revalidate: false });
       await board.mutate();
       tell(words);
     } catch (e) {
@@ -28,7 +28,7 @@ export const OutOfOrder = ({ today }: { readonly today: string }) => {
     }
   };
   return (
-    <WrittenDays
+    <WrittenList
       name="out"
       title="Machines, places and trailers that are out"
       add="Something is out"
@@ -38,7 +38,12 @@ export const OutOfOrder = ({ today }: { readonly today: string }) => {
       undo="To be had after all"
       days={data?.map((o) => ({ id: o.id, day: o.day, what: `${o.name}, ${partOf(o)}`, why: o.note }))}
       onAdd={() => setOpen(true)}
-      onUndo={(d) => void back(d.id, `${d.what.split(', ')[0] ?? ''} is to be had on ${longDay(d.day)}.`)}
+      onUndo={(d) =>
+        void back(
+          d.ids,
+          `${d.what.split(', ')[0] ?? ''} is to be had ${d.first === d.last ? 'on' : 'from'} ${daysWords(d)}.`,
+        )
+      }
     >
       {open && (
         <OutSheet
@@ -52,7 +57,7 @@ export const OutOfOrder = ({ today }: { readonly today: string }) => {
           }}
         />
       )}
-    </WrittenDays>
+    </WrittenList>
   );
 };
 

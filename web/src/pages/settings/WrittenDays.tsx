@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
+import { addDays } from '@rubbet/core/days';
 import { longDay } from '../../data/days.ts';
 import { Button, QuietButton } from '../../parts/Button.tsx';
 import { Choices, Field, Input } from '../../parts/Fields.tsx';
@@ -14,8 +15,34 @@ export interface WrittenDay {
   readonly why: string;
 }
 
-/** Days that something is written down for, a line each, and what writes another down. */
-export const WrittenDays = ({
+/** Days one after another that the same is written down for. */
+export interface WrittenDays {
+  readonly ids: readonly number[];
+  readonly first: string;
+  readonly last: string;
+  readonly what: string;
+  readonly why: string;
+}
+
+/** Days as they are written down, those together that follow each other with the same. */
+export const joinDays = (days: readonly WrittenDay[]): WrittenDays[] => {
+  const out: { ids: number[]; first: string; last: string; what: string; why: string }[] = [];
+  for (const d of days) {
+    const open = out.find((o) => o.what === d.what && o.why === d.why && addDays(o.last, 1) === d.day);
+    if (open) {
+      open.ids.push(d.id);
+      open.last = d.day;
+    } else out.push({ ids: [d.id], first: d.day, last: d.day, what: d.what, why: d.why });
+  }
+  return out;
+};
+
+/** Days in words: `Monday 7 December`, `Monday 7 December to Friday 11 December`. */
+export const daysWords = (d: Pick<WrittenDays, 'first' | 'last'>): string =>
+  d.first === d.last ? longDay(d.first) : `${longDay(d.first)} to ${longDay(d.last)}`;
+
+/** Days that something is written down for, and what writes more of them down. */
+export const WrittenList = ({
   title,
   add,
   canAdd,
@@ -37,7 +64,7 @@ export const WrittenDays = ({
   readonly undo: string;
   readonly days: readonly WrittenDay[] | undefined;
   readonly onAdd: () => void;
-  readonly onUndo: (day: WrittenDay) => void;
+  readonly onUndo: (days: WrittenDays) => void;
   readonly name: string;
   readonly children: ReactNode;
 }) => (
@@ -62,9 +89,9 @@ export const WrittenDays = ({
           </tr>
         </thead>
         <tbody>
-          {days.map((d) => (
-            <tr key={d.id} data-written={d.day}>
-              <td className="cond">{longDay(d.day)}</td>
+          {joinDays(days).map((d) => (
+            <tr key={d.ids[0]} data-written={d.first}>
+              <td className="cond">{daysWords(d)}</td>
               <td>{d.what}</td>
               <td>{d.why}</td>
               <td className="num">
