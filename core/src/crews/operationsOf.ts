@@ -28,7 +28,7 @@ export const blockOf = (operation: string): string => operation.split(VISIT)[0] 
 /** What a plan of some blocks must know of a shop: how long a day is, minutes, what weather stops work, and the hours of the site. */
 export interface BlockRules {
   readonly day?: number;
-  readonly rules?: Pick<CrewRules, 'rain' | 'frost' | 'wind'>;
+  readonly rules?: Pick<CrewRules, 'rain' | 'coat' | 'frost' | 'wind'>;
   readonly window?: readonly [number, number];
   /** One way, minutes, from which people stay the night where one day does not hold their work. */
   readonly nightFrom?: number;
@@ -51,14 +51,23 @@ export const operationsOf = (
   blocks: readonly StepOperation[],
   { day = 480, rules = CREW_RULES, window, nightFrom = Infinity, flat, like }: BlockRules = {},
 ): Operation[] => {
-  const stops = { rain: { rain: rules.rain }, frost: { low: rules.frost }, wind: { wind: rules.wind } } as const;
+  /** Weather that stops a block: what is coated asks for more warmth than what is poured. */
+  const stopsOf = (b: StepOperation): WeatherLimits => {
+    const coated = b.dry > 0;
+    const stops = {
+      rain: { rain: rules.rain },
+      frost: { low: coated ? rules.coat : rules.frost },
+      wind: { wind: rules.wind },
+    };
+    return Object.assign({}, ...b.stops.map((w) => stops[w])) as WeatherLimits;
+  };
   const known = new Set(blocks.map((b) => b.key));
   const lastOf = new Map<string, string>();
   const out: Operation[] = [];
   for (const b of blocks) {
     const away = b.place === 'site' || b.station === 'road' || b.station === 'site';
     const open = away || b.station === 'yard';
-    const limits = Object.assign({}, ...(open ? b.stops.map((w) => stops[w]) : [])) as WeatherLimits;
+    const limits = open ? stopsOf(b) : {};
     const helpers = HELPERS[b.station];
     const way = SLOT * Math.ceil(b.way / SLOT);
     // Its usual crew is the best number for it: more only stand in each other's way, or drive along.

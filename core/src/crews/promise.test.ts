@@ -65,6 +65,13 @@ describe('what a shop makes of blocks', () => {
       ['paint', 'rack'],
     ]);
   });
+  it('coats where it stands from 50 °F on, and pours from 40', () => {
+    const fitOut = computeOrder({ spec: parseSpec({ family: 'barn-fit-out', params: {} }) }).operations;
+    const coat = of(fitOut).find((o) => o.id === '9/site-coat-1');
+    expect(coat?.limits).toEqual({ low: 50 });
+    const poured = fitOut.map((b) => (b.key === 'site' ? { ...b, stops: ['frost'] as const } : b));
+    expect(of(poured).find((o) => o.id === '9/site')?.limits).toEqual({ low: 40 });
+  });
   it('saves what is set up: 3 minutes an item, 5 for sheets, 3 for mesh, 10 for a brush', () => {
     const list = of(raised, { like: { saw: 'model 3', paint: 'stain' } });
     const cuts = planSteps(buildSpec(parseSpec({ family: 'raised-gable', params: {} }))).filter(

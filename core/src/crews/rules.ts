@@ -20,13 +20,17 @@ export interface CrewRules {
   readonly confirm: number;
   /** How long people stay over the shop's hours where they do. */
   readonly overtime: number;
-  /** Chance of rain from which work in the rain waits, 0 to 1; coldest for coats and concrete, °F; windiest for panels, mph. */
+  /** Chance of rain from which work in the rain waits, 0 to 1; coldest for coats, and for concrete, °F; windiest for panels, mph. */
   readonly rain: number;
+  readonly coat: number;
   readonly frost: number;
   readonly wind: number;
 }
 
-/** Usual values (common practice, no source); the temperature is what the labels of most exterior paints ask for (value from memory). */
+/**
+ * Usual values (common practice, no source). 50 °F is what the labels of most exterior paints ask for, 40 °F what fresh concrete is kept
+ * above (values from memory).
+ */
 export const CREW_RULES: CrewRules = {
   lateDay: 5000,
   bayDay: 1000,
@@ -38,6 +42,7 @@ export const CREW_RULES: CrewRules = {
   confirm: 2,
   overtime: 120,
   rain: 0.5,
+  coat: 50,
   frost: 40,
   wind: 20,
 };

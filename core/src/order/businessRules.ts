@@ -96,6 +96,7 @@ const BOUNDS: Readonly<Record<string, readonly [number, number]>> = {
   'crews.confirm': [0, 30],
   'crews.overtime': [0, 240],
   'crews.rain': [0, 1],
+  'crews.coat': [0, 90],
   'crews.frost': [0, 70],
   'crews.wind': [0, 60],
 };

@@ -205,12 +205,13 @@ export const FIELDS: readonly SettingField[] = [
   ),
   crews('crews.rain', 'Rain stops work from', 'share', 'chance', 'Raising and roofing outside, coats on site.'),
   crews(
-    'crews.frost',
-    'Too cold below',
+    'crews.coat',
+    'Too cold for coats below',
     'plain',
     '°F',
-    'For coats outside and for concrete; the label of your paint decides.',
+    'Where a unit stands; the label of your paint decides.',
   ),
+  crews('crews.frost', 'Too cold for concrete below', 'plain', '°F', 'While it is poured and sets.'),
   crews('crews.wind', 'Too windy over', 'plain', 'mph', 'For panels and roofs in the hand.'),
 
   method('method.lift', 'One person carries', 'weight', '', 'Of a panel, to its place.'),
