@@ -118,6 +118,7 @@ export const shops = fc
                 skill: 'paint',
                 needs: [`${id}/frame`],
                 dry: 900,
+                slow: { below: 48, times: 2 },
                 limits: { low: 40 },
                 ...(r.racks > 0 ? { dryOn: 'rack' } : {}),
                 ...(r.alike ? { setup: { like: 'white', minutes: 20 } } : {}),

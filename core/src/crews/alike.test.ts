@@ -112,6 +112,38 @@ describe('drying on racks', () => {
   });
 });
 
+describe('drying by the weather', () => {
+  it('takes twice as long on a cold day, and the next coat waits for it', () => {
+    const coat = (id: string, needs: readonly string[] = []): Operation =>
+      op('A', id, {
+        place: 'site',
+        skill: 'site',
+        minutes: 60,
+        dry: 720,
+        slow: { below: 60, times: 2 },
+        splits: false,
+        needs: needs.map((n) => `A/${n}`),
+      });
+    const of = (low: number) =>
+      shop({
+        operations: [coat('coat'), coat('again', ['coat'])],
+        weather: [0, 1, 2, 3].map((n) => ({ day: addDays(FIRST, n), rain: 0, low, wind: 0 })),
+      });
+    // Done at nine: dry at nine in the evening, or at nine on the next morning.
+    expect(at(plan(of(65)).plan, 'A/again')).toBe('2026-03-03T08:00');
+    const { plan: list, faults } = plan(of(55));
+    expect(faults).toEqual([]);
+    expect(printMoment(FIRST, spot(list, 'A/coat').dry)).toBe('2026-03-03T09:00');
+    expect(at(list, 'A/again')).toBe('2026-03-03T09:00');
+    const early = list.map((p) =>
+      p.operation === 'A/again' ? { ...p, start: 1920, end: 1980, pieces: [[1920, 1980] as const] } : p,
+    );
+    expect(findFaults(of(55), early).map((f) => f.text)).toContain(
+      'A/again starts while A/coat is still wet: not before 2026-03-03.',
+    );
+  });
+});
+
 describe('a night away', () => {
   const far = (more: Partial<Operation> = {}): Shop =>
     shop({

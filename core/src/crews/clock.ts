@@ -77,6 +77,10 @@ export const worksIn = (p: Person, clock: Clock, hours: readonly [number, number
   return !(p.away ?? []).some((a) => a.day === day && at + SLOT > (a.from ?? 0) && at < (a.to ?? DAY));
 };
 
+/** Minutes that something dries that was coated on a day as cold, °F; as usual where nobody knows how cold. */
+export const dryMinutes = (op: Pick<Operation, 'dry' | 'slow'>, low: number | undefined): number =>
+  op.slow !== undefined && low !== undefined && low < op.slow.below ? op.dry * op.slow.times : op.dry;
+
 /** Whether a place, machine or trailer is not to be had in a slot. */
 export const isOut = (out: readonly Out[], clock: Clock, hours: readonly [number, number], slot: number): boolean => {
   const on = clock.dayOf(slot);

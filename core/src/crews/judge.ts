@@ -1,5 +1,5 @@
 import { addDays, weekday } from '../days/index.ts';
-import { DAY, dayMinute } from './clock.ts';
+import { DAY, dayMinute, dryMinutes } from './clock.ts';
 import { WALK_AROUND } from './fitsBay.ts';
 import { FULL, loadOn, makeHops } from './trips.ts';
 import type { Fault, Operation, Planned, Shop } from './types.ts';
@@ -44,7 +44,10 @@ export const findFaults = (shop: Shop, plan: readonly Planned[]): Fault[] => {
     if (!at.has(op.id))
       say('unplanned', op.id, `${op.order}: there is no time for ${op.id} before the calendar ends, or nobody for it.`);
 
-  const dryOf = (p: Planned): number => p.end + (ops.get(p.operation)?.dry ?? 0);
+  const dryOf = (p: Planned): number => {
+    const op = ops.get(p.operation);
+    return p.end + (op ? dryMinutes(op, weather.get(dayOf(p.end - 1))?.low) : 0);
+  };
   const hop = makeHops(shop);
   const goneOn = new Set(plan.flatMap((p) => p.after ?? []));
   /** The deliveries of a trip up to one, the first first. */

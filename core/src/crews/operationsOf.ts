@@ -25,6 +25,9 @@ export const VISIT = '~';
 /** The block that a visit belongs to. */
 export const blockOf = (operation: string): string => operation.split(VISIT)[0] ?? operation;
 
+/** Outside a coat dries twice as long below 60 °F; common practice, no source, the label decides. */
+const COLD = { below: 60, times: 2 } as const;
+
 /** What a plan of some blocks must know of a shop: how long a day is, minutes, what weather stops work, and the hours of the site. */
 export interface BlockRules {
   readonly day?: number;
@@ -97,6 +100,7 @@ export const operationsOf = (
         ...(helpers ? { helpers } : {}),
         ...(away && way > 0 ? { travel: [way, way] as const } : {}),
         dry: k === visits ? b.dry : 0,
+        ...(away && b.dry > 0 ? { slow: COLD } : {}),
         needs: k === 1 ? needs : [k === 2 ? id : `${id}${VISIT}${k - 1}`],
         splits: (!away && b.spans) || stays,
         ...(stays ? { stays } : {}),

@@ -111,6 +111,13 @@ const readPerson = (r: Record<string, unknown>, at: string): Person => {
   };
 };
 
+/** Below how many degrees something dries how many times as long. */
+const readSlow = (v: unknown, at: string): { readonly below: number; readonly times: number } => {
+  const r = readRecord(v, at);
+  onlyThese(r, ['below', 'times'], at);
+  return { below: readNumber(r.below, `${at}.below`, -100), times: readNumber(r.times, `${at}.times`, 1) };
+};
+
 /** Some minutes of what is set up alike. */
 const readSetup = (v: unknown, at: string): { readonly like: string; readonly minutes: number } => {
   const r = readRecord(v, at);
@@ -175,6 +182,7 @@ const readOperation = (r: Record<string, unknown>, at: string): Operation => {
     ...(r.from === undefined ? {} : { from: readDay(r.from, `${at}.from`) }),
     ...(readFlag(r.trailer, `${at}.trailer`, false) ? { trailer: true } : {}),
     ...(r.loads === undefined ? {} : { loads: readLoads(r.loads, `${at}.loads`) }),
+    ...(r.slow === undefined ? {} : { slow: readSlow(r.slow, `${at}.slow`) }),
     ...(r.dryOn === undefined ? {} : { dryOn: readText(r.dryOn, `${at}.dryOn`) }),
     ...(r.setup === undefined ? {} : { setup: readSetup(r.setup, `${at}.setup`) }),
     ...(readFlag(r.stays, `${at}.stays`, false) ? { stays: true } : {}),
@@ -334,6 +342,7 @@ export const readShop = (json: unknown): { readonly shop: Shop; readonly effort:
         'from',
         'trailer',
         'loads',
+        'slow',
         'dryOn',
         'setup',
         'stays',

@@ -1,5 +1,5 @@
 import { Alike } from './alike.ts';
-import { canDoIn, DAY, dayMinute, isOut, makeClock, SLOT, worksIn } from './clock.ts';
+import { canDoIn, DAY, dayMinute, dryMinutes, isOut, makeClock, SLOT, worksIn } from './clock.ts';
 import type { Clock } from './clock.ts';
 import { Free } from './free.ts';
 import type { Spot } from './standing.ts';
@@ -49,6 +49,8 @@ export class Spots {
   /** Deliveries after which people stay, and where those stand. */
   private readonly onward: ReadonlySet<string>;
   private readonly onBoard = new Map<string, Spot>();
+  /** How cold each day is that is worked, where somebody says so. */
+  private readonly lows: readonly (number | undefined)[];
   /** By the day that is worked: whether the day before in the calendar is worked as well. */
   private readonly goesOn: readonly boolean[];
 
@@ -67,6 +69,8 @@ export class Spots {
     this.trailers = shop.trailers.map(there);
     this.crews = crewsByDay(shop, clock);
     this.trips = new Trips(shop);
+    const weather = new Map(shop.weather.map((w) => [w.day, w.low]));
+    this.lows = clock.days.map((day) => weather.get(day));
     this.goesOn = clock.days.map(
       (day, d) => d > 0 && dayMinute(shop.first, day) - dayMinute(shop.first, clock.days[d - 1] as string) === DAY,
     );
@@ -150,7 +154,8 @@ export class Spots {
   /** First slot at which what needs some work can start: done, and dry. */
   readyAfter(spot: Pick<Spot, 'op' | 'end'>): number {
     if (spot.op.dry === 0) return spot.end;
-    return Math.max(spot.end, this.clock.slotAt(this.clock.minuteOf(spot.end - 1) + SLOT + spot.op.dry));
+    const dry = dryMinutes(spot.op, this.lows[this.clock.dayOf(spot.end - 1)]);
+    return Math.max(spot.end, this.clock.slotAt(this.clock.minuteOf(spot.end - 1) + SLOT + dry));
   }
 
   /** A rack that is free while something dries; none where it dries where it is, undefined where none is free. */

@@ -1,4 +1,5 @@
-import { DAY, SLOT } from './clock.ts';
+import type { Day } from '../days/index.ts';
+import { DAY, dryMinutes, SLOT } from './clock.ts';
 import type { Clock } from './clock.ts';
 import type { Spot } from './standing.ts';
 import { crewOn } from './team.ts';
@@ -36,9 +37,16 @@ export const slotsOver = (shop: Shop, clock: Clock, spot: Spot): number => {
 
 /**
  * An operation as the plan tells it.
+ * @param low how cold a day is
  * @param goesOn whether another goes on from it: a delivery then ends on its site
  */
-const tellSpot = (shop: Shop, clock: Clock, spot: Spot, goesOn: boolean): Planned => {
+const tellSpot = (
+  shop: Shop,
+  clock: Clock,
+  spot: Spot,
+  goesOn: boolean,
+  low: (day: Day) => number | undefined,
+): Planned => {
   const until = spot.end - (goesOn ? waysOf(spot.op)[1] : 0);
   const pieces: [number, number][] = [];
   for (const s of slotsIn(spot, spot.start, until)) {
@@ -54,7 +62,7 @@ const tellSpot = (shop: Shop, clock: Clock, spot: Spot, goesOn: boolean): Planne
     order: spot.op.order,
     start: clock.minuteOf(spot.start),
     end,
-    dry: end + spot.op.dry,
+    dry: end + dryMinutes(spot.op, low(clock.days[clock.dayOf(until - 1)] ?? shop.first)),
     place: shop.places[spot.place]?.id ?? null,
     people: spot.people.map((i) => shop.people[i]?.id ?? ''),
     trailer: shop.trailers[spot.trailer] ?? null,
@@ -67,5 +75,6 @@ const tellSpot = (shop: Shop, clock: Clock, spot: Spot, goesOn: boolean): Planne
 /** Operations as the plan tells them, those that go on from each other as one. */
 export const tellSpots = (shop: Shop, clock: Clock, spots: readonly Spot[]): Planned[] => {
   const goneOn = new Set(spots.flatMap((s) => s.after ?? []));
-  return spots.map((s) => tellSpot(shop, clock, s, goneOn.has(s)));
+  const lows = new Map(shop.weather.map((w) => [w.day, w.low]));
+  return spots.map((s) => tellSpot(shop, clock, s, goneOn.has(s), (day) => lows.get(day)));
 };

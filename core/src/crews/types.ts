@@ -74,6 +74,8 @@ export interface Operation {
   readonly travel?: readonly [number, number];
   /** Minutes that it dries, nights counted, before what needs it starts. */
   readonly dry: number;
+  /** Below how many °F it dries how many times as long; left out, as long on every day. */
+  readonly slow?: { readonly below: number; readonly times: number };
   /** Kind of place that it is put down on to dry, and takes until it has; left out, it dries where it is. */
   readonly dryOn?: string;
   /** Those of its minutes that are saved where the same people go straight on to it, on one day, from work that is set up alike. */

@@ -1,8 +1,9 @@
-import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger';
+import { ApiProperty } from '@nestjs/swagger';
 import { ValidateIf } from 'class-validator';
-import { Id, IsDay, Optional, Text } from '../common/inputs.ts';
+import { DaysDto } from '../common/daySpan.dto.ts';
+import { Id, Text } from '../common/inputs.ts';
 
-export class CrewDayDto {
+export class CrewDayDto extends DaysDto {
   @ApiProperty()
   @Id('choose somebody of the book')
   userId!: number;
@@ -11,13 +12,4 @@ export class CrewDayDto {
   @ValidateIf((_, v) => v !== null)
   @Text('the crew', 1, 20)
   crew!: string | null;
-
-  @ApiProperty({ example: '2026-05-04' })
-  @IsDay('the first day')
-  day!: string;
-
-  @ApiPropertyOptional({ example: '2026-05-08' })
-  @Optional()
-  @IsDay('the last day')
-  until?: string;
 }

@@ -487,7 +487,6 @@ export interface components {
       readonly plan: 'least upset' | 'fewest late' | 'no overtime';
     };
     readonly AbsenceDto: {
-      readonly userId: number;
       /** @example 2026-05-04 */
       readonly day: string;
       /** @example 2026-05-08 */
@@ -498,31 +497,32 @@ export interface components {
        */
       readonly part?: 'day' | 'morning' | 'afternoon';
       readonly note?: string;
+      readonly userId: number;
     };
     readonly CrewDayDto: {
-      readonly userId: number;
-      /** @description The crew of those days; none for nobody’s. */
-      readonly crew: string | null;
       /** @example 2026-05-04 */
       readonly day: string;
       /** @example 2026-05-08 */
       readonly until?: string;
+      readonly userId: number;
+      /** @description The crew of those days; none for nobody’s. */
+      readonly crew: string | null;
     };
     readonly OutageDto: {
+      /** @example 2026-05-04 */
+      readonly day: string;
+      /** @example 2026-05-08 */
+      readonly until?: string;
+      /**
+       * @description The whole day if left out.
+       * @enum {string}
+       */
+      readonly part?: 'day' | 'morning' | 'afternoon';
+      readonly note?: string;
       /** @enum {string} */
       readonly kind: 'row' | 'trailer';
       /** @description Row of the board, or trailer. */
       readonly ref: string;
-      /** @example 2026-05-04 */
-      readonly day: string;
-      /** @example 2026-05-08 */
-      readonly until?: string;
-      /**
-       * @description The whole day if left out.
-       * @enum {string}
-       */
-      readonly part?: 'day' | 'morning' | 'afternoon';
-      readonly note?: string;
     };
     readonly FeedDto: {
       /** @enum {string} */
