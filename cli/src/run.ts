@@ -1,5 +1,5 @@
 import { checkBuild, proveMends } from '@rubbet/core/check';
-import { isFlat, operationsOf, planCrews, promiseDay, readShop, writePlan } from '@rubbet/core/crews';
+import { flatIn, operationsOf, planCrews, promiseDay, readShop, writePlan } from '@rubbet/core/crews';
 import { addDays } from '@rubbet/core/days';
 import { DemandError, planSheetDemand, planSticks, readDemand, readRack, readSheetDemand } from '@rubbet/core/cut';
 import { ItemError, readItemChanges, withItems } from '@rubbet/core/stock';
@@ -296,15 +296,10 @@ const answer = (call: Call, inputs: Inputs): string => {
       const size = computed.summary.room ?? outsideSize(computed.build);
       const order = { id, due: addDays(shop.first, shop.days), weight: 0, size };
       const day = shop.hours[1] - shop.hours[0];
-      const has = (kind: string): boolean => shop.places.some((p) => p.kind === kind);
-      const flat = {
-        ...(has('paint') ? { coatedAt: 'paint' } : {}),
-        ...(has('rack') ? { driesOn: 'rack' } : {}),
-      };
       const operations = operationsOf(id, computed.operations, {
         day,
         nightFrom: METHOD_RULES.nightFrom,
-        ...(isFlat(computed.operations) ? { flat } : {}),
+        ...flatIn(shop.places, computed.operations),
       });
       return json(promiseDay(shop, order, operations));
     }

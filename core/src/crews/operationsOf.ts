@@ -45,6 +45,17 @@ export interface BlockRules {
 export const isFlat = (blocks: readonly Pick<StepOperation, 'key'>[]): boolean =>
   blocks.some((b) => b.key === 'coat-1') && !blocks.some((b) => b.key === 'raise' || b.key === 'build');
 
+/** Where a shop of some places coats and dries an order whose blocks these are; nothing where what it coats is no panels. */
+export const flatIn = (
+  places: readonly { readonly kind: string }[],
+  blocks: readonly Pick<StepOperation, 'key'>[],
+): Pick<BlockRules, 'flat'> => {
+  const has = (kind: string): boolean => places.some((p) => p.kind === kind);
+  return isFlat(blocks)
+    ? { flat: { ...(has('paint') ? { coatedAt: 'paint' } : {}), ...(has('rack') ? { driesOn: 'rack' } : {}) } }
+    : {};
+};
+
 /**
  * The blocks of a unit's work as a shop's operations. What is coated stands in its bay; what is driven takes a trailer. Whoever goes out
  * goes there and back: work on site that one day does not hold is several visits.

@@ -60,6 +60,18 @@ interface Draft {
   span: number;
 }
 
+/** Orders as they stand, with what each of them and all of it cost. */
+const draftOf = (
+  shop: Shop,
+  board: Board,
+  told: ReadonlyMap<string, number>,
+  standings: Map<string, Standing | undefined>,
+): Draft => {
+  const costs = new Map([...standings].map(([id, s]) => [id, costOf(shop, board, told, id, s)]));
+  const span = spanOf(shop, board, standings.values());
+  return { standings, costs, span, total: [...costs.values()].reduce((n, c) => n + c.total, span) };
+};
+
 /** Share of the search that goes into the turns on the machines, where it is asked when the last of everything is done. */
 const FOR_MACHINES = 0.6;
 /** Steps on the machines to a round of the search. */
@@ -81,17 +93,7 @@ const onMachines = (
       shop.orders.map(() => -1),
     );
   if (!standings) return [];
-  const draft: Draft = { standings: new Map(), costs: new Map(), total: 0, span: 0 };
-  shop.orders.forEach((o, k) => {
-    const s = standings[k];
-    const cost = costOf(shop, board, told, o.id, s);
-    draft.standings.set(o.id, s);
-    draft.costs.set(o.id, cost);
-    draft.total += cost.total;
-  });
-  draft.span = spanOf(shop, board, standings);
-  draft.total += draft.span;
-  return [{ board, draft }];
+  return [{ board, draft: draftOf(shop, board, told, new Map(shop.orders.map((o, k) => [o.id, standings[k]]))) }];
 };
 
 /** Fills a board by a rule. */
@@ -102,23 +104,15 @@ const fill = (
   list: readonly ShopOrder[],
   was?: Kept,
 ): Draft => {
-  const draft: Draft = { standings: new Map(), costs: new Map(), total: 0, span: 0 };
   const turn = pinnedFirst(shop, list).map((o) => o.id);
-  for (const id of firstOnLinks(shop, turn, [...shop.pins, ...(was?.values() ?? [])])) {
-    const s = board.place(id, was);
-    const cost = costOf(shop, board, told, id, s);
-    draft.standings.set(id, s);
-    draft.costs.set(id, cost);
-    draft.total += cost.total;
-  }
-  draft.span = spanOf(shop, board, draft.standings.values());
-  draft.total += draft.span;
-  return draft;
+  const inLinks = firstOnLinks(shop, turn, [...shop.pins, ...(was?.values() ?? [])]);
+  return draftOf(shop, board, told, new Map(inLinks.map((id) => [id, board.place(id, was)])));
 };
 
 /**
- * Most orders that are taken off the board at once, and shares of rounds in which orders are woven, are many at once, and are put back loosely: by others, or later than they could be. In a
- * shop with many orders those rounds cost more than they bring (measured by `npm run bench:crews`).
+ * Most orders that are taken off the board at once, and shares of rounds in which orders are woven, are many at once, and are put back
+ * loosely: by others, or later than they could be. In a shop with many orders those rounds cost more than they bring (measured by
+ * `npm run bench:crews`).
  */
 const FEW = { orders: 12, most: 5, weaves: 0.35, many: 0.15, loose: 0.4 };
 const LOTS = { most: 3, weaves: 0.05, many: 0, loose: 0.05 };

@@ -250,12 +250,12 @@ export class Spots {
     loose?: () => number,
   ): Spot | undefined {
     const w = this.workFor(op);
-    const alone = this.findAlone(w, from, places, crew, loose);
-    const { hops } = this.shop;
     // Who has brought it stays, rather than go home and come again.
     const staying =
       op.onward === undefined ? undefined : this.stayOn(w, this.arrivesBy(op, from), this.onBoard.get(op.onward));
     if (staying) return staying;
+    const alone = this.findAlone(w, from, places, crew, loose);
+    const { hops } = this.shop;
     if ((!hops && !op.setup) || (loose && loose() < ALONE)) return alone;
     let best: Spot | undefined;
     const take = (spot: Spot | undefined): void => {

@@ -1,4 +1,4 @@
-import { dayMinute, isFlat, operationsOf, pricesOf } from '@rubbet/core/crews';
+import { dayMinute, flatIn, operationsOf, pricesOf } from '@rubbet/core/crews';
 import type { BlockRules, Fixed, Operation, Shop, ShopOrder } from '@rubbet/core/crews';
 import { addDays } from '@rubbet/core/days';
 import type { Moment } from './board.answers.ts';
@@ -29,18 +29,13 @@ export const blockRulesOf = (
   window: readonly [number, number] | null | undefined,
   saw: string | undefined,
 ): BlockRules => {
-  const has = (kind: string): boolean => s.places.some((p) => p.kind === kind);
-  const flat = {
-    ...(has('paint') ? { coatedAt: 'paint' } : {}),
-    ...(has('rack') ? { driesOn: 'rack' } : {}),
-  };
   return {
     day: s.business.dayMinutes,
     rules: s.rules,
     nightFrom: s.away.from,
     like: { ...(saw === undefined ? {} : { saw }), paint: 'stain' },
     ...(window ? { window } : {}),
-    ...(isFlat(blocks) ? { flat } : {}),
+    ...flatIn(s.places, blocks),
   };
 };
 

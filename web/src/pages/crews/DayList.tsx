@@ -6,7 +6,8 @@ import type { BoardData } from '../../data/types.ts';
 import { LinkButton, QuietButton } from '../../parts/Button.tsx';
 import { Heading, Soft, Title } from '../../parts/Text.tsx';
 import { clock } from './clock.ts';
-import { dayToLookAt, workdayAfter } from './layBoard.ts';
+import { dayToLookAt } from './layBoard.ts';
+import { workdayAfter } from './moving.ts';
 
 const OUTSIDE: Readonly<Record<string, string>> = { yard: 'Yard', road: 'Road', site: 'Site' };
 

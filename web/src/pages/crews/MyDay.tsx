@@ -10,7 +10,8 @@ import { Select } from '../../parts/Fields.tsx';
 import { Empty, Loading } from '../../parts/Loading.tsx';
 import { Soft, Title } from '../../parts/Text.tsx';
 import { clock } from './clock.ts';
-import { dayToLookAt, workdayAfter } from './layBoard.ts';
+import { dayToLookAt } from './layBoard.ts';
+import { workdayAfter } from './moving.ts';
 import { dayOfPerson, nextAfter } from './myDay.ts';
 
 /** Where the work of a block is started, stopped and ticked off. */

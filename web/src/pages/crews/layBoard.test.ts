@@ -1,16 +1,7 @@
 import fc from 'fast-check';
 import { blockOf, boardOf, visitOf } from '../../testing/board.ts';
-import {
-  askOf,
-  availableOn,
-  clashAt,
-  dayToLookAt,
-  layBoard,
-  layLanes,
-  makeAxis,
-  momentAfter,
-  workdayAfter,
-} from './layBoard.ts';
+import { availableOn, dayToLookAt, layBoard, layLanes, makeAxis } from './layBoard.ts';
+import { askOf, clashAt, momentAfter, workdayAfter } from './moving.ts';
 import { doneOrders, planWeeks } from './figures.ts';
 import { whatCanBeOut } from './whatCanBeOut.ts';
 import { dayOfPerson, nextAfter } from './myDay.ts';

@@ -1,4 +1,3 @@
-import { SKILLS } from '@rubbet/core/crews';
 import { addDays, weekday } from '@rubbet/core/days';
 import type { BoardData, BoardOperation } from '../../data/types.ts';
 
@@ -333,82 +332,4 @@ export const layBoard = (data: BoardData, axis: Axis, view: View): BoardRow[] =>
     );
   });
   return [...places, ...racks, out, ...crews, ...data.people.filter((p) => p.crew === null).map(person)];
-};
-
-/** What a block is asked to when it is put on a row: that place, or people of it who can do the work, as many as did it. */
-export const askOf = (
-  data: BoardData,
-  row: Pick<BoardRow, 'kind' | 'id' | 'people'>,
-  op: BoardOperation,
-): { readonly place?: string; readonly people?: readonly string[] } => {
-  if (row.kind === 'out' || row.kind === 'rack') return {};
-  if (row.kind === 'place') return { place: row.id };
-  const wanted = Math.max(1, op.visits[0]?.people.length ?? 1);
-  const skill = SKILLS[op.station];
-  const able = row.people.filter((key) => data.people.find((p) => p.key === key)?.skills.includes(skill));
-  const others = row.people.filter((key) => !able.includes(key));
-  return { people: [...able, ...others].slice(0, row.kind === 'person' ? 1 : wanted) };
-};
-
-/**
- * The moment that lies some parts of the axis after another, to the quarter of an hour. Beyond the days that are drawn it goes on over
- * those that are worked.
- */
-export const momentAfter = (
-  data: Pick<BoardData, 'days'>,
-  axis: Axis,
-  from: { readonly day: string; readonly minute: number },
-  parts: number,
-): { readonly day: string; readonly minute: number } => {
-  const [first, last] = [axis.days[0]?.day ?? from.day, axis.days.at(-1)?.day ?? from.day];
-  const worked = data.days.filter((d) => d.works);
-  const before = worked.filter((d) => d.day < first);
-  const days = [...before, ...axis.days, ...worked.filter((d) => d.day > last)];
-  const at = (axis.at(from.day, from.minute) + parts) * axis.days.length + before.length;
-  const slots = (axis.closes - axis.opens) / 15;
-  // Quarters from the first day on; a moment at closing is the next morning.
-  const slot = Math.min(days.length * slots - 1, Math.max(0, Math.round(at * slots)));
-  const day = Math.floor(slot / slots);
-  return { day: days[day]?.day ?? from.day, minute: axis.opens + 15 * (slot - day * slots) };
-};
-
-/** The worked day so many worked days after another. */
-export const workdayAfter = (data: BoardData, day: string, n: number): string | undefined => {
-  const worked = data.days.filter((d) => d.works).map((d) => d.day);
-  const at = worked.findIndex((d) => d >= day);
-  return worked[at + n];
-};
-
-/** Why a block clashes where it would come to stand; undefined where nothing is seen to be in its way. The server judges it all. */
-export const clashAt = (
-  data: BoardData,
-  op: BoardOperation,
-  to: { readonly day: string; readonly minute: number },
-  ask: { readonly place?: string; readonly people?: readonly string[] },
-): string | undefined => {
-  const key = (m: { readonly day: string; readonly minute: number }): string =>
-    `${m.day} ${String(m.minute).padStart(4, '0')}`;
-  const start = key(to);
-  if (start < `${data.today} ${String(data.now).padStart(4, '0')}`) return 'That time is over.';
-  for (const need of op.needs) {
-    const before = data.operations.find((o) => o.id === need);
-    const last = before?.visits.at(-1);
-    if (before && !before.done && last && key(last.dry) > start)
-      return `${before.name} is ${before.dry > 0 ? 'not dry' : 'not done'} by then.`;
-  }
-  const people = ask.people ?? op.visits[0]?.people ?? [];
-  const minutes = op.visits[0]?.pieces.reduce((n, p) => n + p.to - p.from, 0) ?? op.minutes;
-  const end = to.minute + minutes;
-  for (const o of data.operations) {
-    if (o.id === op.id || o.orderId === op.orderId) continue;
-    for (const v of o.visits)
-      for (const p of v.pieces) {
-        if (p.day !== to.day || p.from >= end || p.to <= to.minute) continue;
-        const who = people.find((k) => v.people.includes(k));
-        if (who) return `${data.people.find((x) => x.key === who)?.name ?? who} is at ${o.orderId} ${o.name} then.`;
-        if ((ask.place ?? op.place) !== null && o.place === (ask.place ?? op.place))
-          return `${o.orderId} ${o.name} is done there then.`;
-      }
-  }
-  return undefined;
 };
