@@ -1,5 +1,6 @@
 import type { ChildProcess } from 'node:child_process';
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { ORDERS } from '@rubbet/demo';
 import { connect } from '../server/src/database/connect.ts';
 import { isGone, openLauncher, pause, signedIn } from './launcher.ts';
 import type { Launcher } from './launcher.ts';
@@ -49,7 +50,7 @@ describe('a start', () => {
     rubbet.start();
     expect(await rubbet.up(90)).toBe(true);
     const call = await signedIn(rubbet.base);
-    expect((await call('GET', '/orders')).body.total).toBe(20);
+    expect((await call('GET', '/orders')).body.total).toBe(ORDERS.length);
     process.stdout.write(`   starts cut off: ${cut}, and the next one came up whole\n`);
   });
   it('beside one that runs is refused with the sentence that says where it is', async () => {
@@ -176,7 +177,7 @@ describe('backups', () => {
     expect(reset).toMatchObject({ code: 0, out: expect.stringMatching(/The demo is as new/) });
     const call = await signedIn(rubbet.base);
     expect((await call('GET', '/customers?search=server')).body).toEqual([]);
-    expect((await call('GET', '/orders')).body.total).toBe(20);
+    expect((await call('GET', '/orders')).body.total).toBe(ORDERS.length);
   });
 });
 

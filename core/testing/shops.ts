@@ -51,6 +51,14 @@ export const plan = (s: Shop) => planCrews(s, { rounds: 60 });
 export const spot = (list: readonly Planned[], id: string): Planned => list.find((p) => p.operation === id) as Planned;
 export const at = (list: readonly Planned[], id: string): string => printMoment(FIRST, spot(list, id).start);
 
+/** Somebody who comes in the morning, until a minute of the day, and not on Thursdays. */
+const partTime = (until: number): Shop['people'][number] => ({
+  id: 'Di',
+  crew: 'two',
+  skills: ['saw', 'framing', 'paint'],
+  hours: { 1: [480, until], 2: [480, until], 3: [480, until], 4: null, 5: [480, until] },
+});
+
 /** Random shops with a little of everything. */
 export const shops = fc
   .record({
@@ -79,6 +87,7 @@ export const shops = fc
     alike: fc.boolean(),
     racks: fc.integer({ min: 0, max: 2 }),
     stays: fc.boolean(),
+    part: fc.option(fc.integer({ min: 600, max: 840 }), { nil: undefined }),
     other: fc.option(fc.integer({ min: 0, max: 9 }), { nil: undefined }),
     out: fc.array(
       fc.record({
@@ -166,6 +175,7 @@ export const shops = fc
         },
         { id: 'Bo', crew: 'one', skills: ['framing', 'site', 'driving'], hours: { [r.off]: null } },
         { id: 'Cy', crew: 'two', skills: ['framing', 'site'], hours: { 1: [480, 720] } },
+        ...(r.part === undefined ? [] : [partTime(15 * Math.floor(r.part / 15))]),
       ],
       places: [
         { id: 'small bay', kind: 'bay', holds: [160, 120, 96] },

@@ -16,6 +16,8 @@ export interface DemoOrder {
   readonly model?: string;
   readonly quantity?: number;
   readonly wantedIn: number;
+  /** Days from today before which none of it begins: what is wanted later stands in nobody's way until then. */
+  readonly startsIn?: number;
   readonly upTo:
     'new' | 'flock' | 'build' | 'ground' | 'accepted' | 'bench' | 'benched' | 'planned' | 'road' | 'delivered' | 'done';
   readonly flock?: {
@@ -200,6 +202,7 @@ export const ORDERS: readonly DemoOrder[] = [
     model: 'Clover',
     quantity: 6,
     wantedIn: 23,
+    startsIn: 9,
     upTo: 'planned',
     flock: { kind: 'meat', now: 60, later: 72 },
     rods: [50, 50.25, 50.5, 50.25],
@@ -210,6 +213,7 @@ export const ORDERS: readonly DemoOrder[] = [
     model: 'Vetch',
     quantity: 8,
     wantedIn: 34,
+    startsIn: 18,
     upTo: 'planned',
     flock: { kind: 'meat', now: 200, later: 200, mover: 'two adults' },
     rods: [50, 50.25, 50.5, 50.25],
@@ -229,5 +233,46 @@ export const ORDERS: readonly DemoOrder[] = [
     flock: { kind: 'layers', now: 14, later: 18 },
     rods: [50, 50.5, 52, 51],
     note: 'Waits for the customer to confirm the ground.',
+  },
+  {
+    customer: person('The Ferry Inn', 31, 'Quay Street, Ansel Quay', 14, 110),
+    title: 'Sorrel for the inn',
+    model: 'Sorrel',
+    wantedIn: 33,
+    startsIn: 21,
+    upTo: 'planned',
+    flock: { kind: 'layers', now: 6, later: 8 },
+    rods: [50, 51.5, 54, 52.25],
+  },
+  {
+    customer: person('Wade Allotments', 32, 'Withy Lane, Wade', 12, 200),
+    title: 'Three Teasel for the allotments',
+    model: 'Teasel',
+    quantity: 3,
+    wantedIn: 38,
+    startsIn: 24,
+    upTo: 'planned',
+    flock: { kind: 'layers', now: 18, later: 24 },
+    rods: [50, 50.5, 50.75, 50.25],
+  },
+  {
+    customer: person('Hester Quill', 33, 'Sheepwash, Upper Ansel', 21, 20),
+    title: 'Hawthorn on the hill',
+    model: 'Hawthorn',
+    wantedIn: 42,
+    startsIn: 28,
+    upTo: 'planned',
+    flock: { kind: 'layers', now: 10, later: 12 },
+    rods: [49.5, 51.5, 54, 52],
+  },
+  {
+    customer: person('Marl Farm', 34, 'Marl Lane, Nether Wade', 19, 175),
+    title: 'Hazel, eight by twelve',
+    model: 'Hazel',
+    wantedIn: 30,
+    startsIn: 14,
+    upTo: 'planned',
+    flock: { kind: 'layers', now: 12, later: 15 },
+    rods: [50, 51, 52, 51],
   },
 ];

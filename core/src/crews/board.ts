@@ -3,9 +3,10 @@ import { dayMinute } from './clock.ts';
 import type { Clock } from './clock.ts';
 import { fitsBay } from './fitsBay.ts';
 import { inTurn } from './inTurn.ts';
-import { BAY, Spots } from './spots.ts';
+import { Spots } from './spots.ts';
 import type { Spot, Standing } from './standing.ts';
 import type { Fixed, Operation, Place, Shop, ShopOrder } from './types.ts';
+import { BAY } from './works.ts';
 
 /** Where operations of an order stood, by their ids. */
 export type Kept = ReadonlyMap<string, Fixed>;

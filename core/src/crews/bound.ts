@@ -4,7 +4,7 @@ import { fitsBay } from './fitsBay.ts';
 import { inTurn } from './inTurn.ts';
 import { canDoIn, DAY, dayMinute, makeClock, SLOT, worksIn } from './clock.ts';
 import type { Clock } from './clock.ts';
-import { BAY } from './spots.ts';
+import { BAY } from './works.ts';
 import { waysOf } from './trips.ts';
 import type { Operation, Person, Shop, ShopOrder } from './types.ts';
 

@@ -7,7 +7,7 @@ export { proposePlans, tellShifts } from './replan.ts';
 export type { OrderShift, Proposal, ProposalKind, Shift } from './replan.ts';
 export { AS_TOLD, costOfTurn, DISPATCH, findStuck, planCrews } from './search.ts';
 export type { BlockRules } from './operationsOf.ts';
-export { blockOf, flatIn, isFlat, operationsOf, SKILLS } from './operationsOf.ts';
+export { blockOf, flatIn, isFlat, operationsOf, SKILLS, visitId, visitOf } from './operationsOf.ts';
 export { promiseDay } from './promise.ts';
 export { DAY, dayMinute, makeClock, SLOT } from './clock.ts';
 export type { Promised, PromiseRules } from './promise.ts';

@@ -1,4 +1,4 @@
-import { BAY } from './spots.ts';
+import { BAY } from './works.ts';
 import type { Board, InTurn } from './board.ts';
 import { inTurn } from './inTurn.ts';
 import type { Operation, Shop } from './types.ts';

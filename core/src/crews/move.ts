@@ -1,6 +1,6 @@
 import type { Kept } from './board.ts';
 import { Board } from './board.ts';
-import { ANYWHERE, BAY } from './spots.ts';
+import { ANYWHERE, BAY } from './works.ts';
 import { firstOnLinks } from './trips.ts';
 import { tellSpots } from './tellSpot.ts';
 import { addDays } from '../days/index.ts';

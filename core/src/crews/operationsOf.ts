@@ -2,7 +2,7 @@ import type { Operation as StepOperation, Station } from '../steps/index.ts';
 import { SLOT } from './clock.ts';
 import { CREW_RULES } from './rules.ts';
 import type { CrewRules } from './rules.ts';
-import { BAY } from './spots.ts';
+import { BAY } from './works.ts';
 import type { Operation, WeatherLimits } from './types.ts';
 
 /** What somebody must be able to do for a station's work, and with what else one may help with it. */
@@ -24,6 +24,9 @@ const HELPERS: Readonly<Partial<Record<Station, readonly string[]>>> = {
 export const VISIT = '~';
 /** The block that a visit belongs to. */
 export const blockOf = (operation: string): string => operation.split(VISIT)[0] ?? operation;
+/** Which of its block's visits an operation is, from 0 on, and the other way round. */
+export const visitOf = (operation: string): number => Number(operation.split(VISIT)[1] ?? 1) - 1;
+export const visitId = (block: string, visit: number): string => (visit === 0 ? block : `${block}${VISIT}${visit + 1}`);
 
 /** Outside a coat dries twice as long below 60 °F; common practice, no source, the label decides. */
 const COLD = { below: 60, times: 2 } as const;
@@ -102,7 +105,7 @@ export const operationsOf = (
     const brought = needs.find((n) => out.some((o) => o.id === n && o.trailer === true));
     for (let k = 1; k <= visits; k++)
       out.push({
-        id: k === 1 ? id : `${id}${VISIT}${k}`,
+        id: visitId(id, k - 1),
         order,
         place: away ? 'site' : coat ? (flat?.coatedAt ?? BAY) : b.station,
         minutes: work / visits,
@@ -112,7 +115,7 @@ export const operationsOf = (
         ...(away && way > 0 ? { travel: [way, way] as const } : {}),
         dry: k === visits ? b.dry : 0,
         ...(away && b.dry > 0 ? { slow: COLD } : {}),
-        needs: k === 1 ? needs : [k === 2 ? id : `${id}${VISIT}${k - 1}`],
+        needs: k === 1 ? needs : [visitId(id, k - 2)],
         splits: (!away && b.spans) || stays,
         ...(stays ? { stays } : {}),
         ...(stays && brought !== undefined ? { onward: brought } : {}),

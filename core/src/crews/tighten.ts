@@ -5,7 +5,7 @@ import type { Shop } from './types.ts';
 
 /** Slots of people that a standing takes. */
 export const handsOf = (s: Standing | undefined): number =>
-  s?.spots.reduce((n, x) => n + x.people.length * (x.end - x.start), 0) ?? 0;
+  s?.spots.reduce((n, x) => n + x.people.length * (x.at?.length ?? x.end - x.start), 0) ?? 0;
 const beginsOf = (s: Standing | undefined): number => s?.spots.reduce((n, x) => n + x.start, 0) ?? 0;
 const firstOf = (s: Standing | undefined): number => Math.min(Infinity, ...(s?.spots ?? []).map((x) => x.start));
 

@@ -27,6 +27,8 @@ export interface Visit {
   readonly driesOn?: string;
   /** Minutes of its ways, there and back, where those are not the block's own: it shares its trip. */
   readonly ways?: readonly [number, number];
+  /** A later visit that was put where it is by hand. */
+  readonly pinned?: boolean;
   readonly pieces: readonly Stretch[];
 }
 

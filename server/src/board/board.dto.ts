@@ -35,6 +35,11 @@ export class MoveDto {
   @Version()
   version!: number;
 
+  @ApiPropertyOptional({ description: 'Which of its visits, from 0 on; the first if left out.' })
+  @Optional()
+  @Whole('the visit', 0, 39)
+  visit?: number;
+
   @ApiPropertyOptional({ description: 'Bay or saw; where it stood if left out.' })
   @Optional()
   @Text('the place', 1, 20)
@@ -131,6 +136,11 @@ export class VisitDto {
   @ArrayMaxSize(2)
   @IsInt({ each: true, message: 'a way must be a whole number of minutes' })
   ways?: [number, number];
+
+  @ApiPropertyOptional({ description: 'A later visit that was put where it is by hand.' })
+  @Optional()
+  @IsBoolean()
+  pinned?: boolean;
 
   @ApiProperty({ type: [StretchDto] })
   @IsArray({ message: 'the pieces must be a list' })

@@ -1,11 +1,11 @@
 import { BadRequestException, ConflictException, Inject, Injectable } from '@nestjs/common';
-import { dayMinute } from '@rubbet/core/crews';
+import { dayMinute, visitId } from '@rubbet/core/crews';
 import type { Operation } from '@rubbet/core/steps';
 import type { User } from '../auth/auth.answers.ts';
 import { readPlanText } from '../bench/workPlans.ts';
 import { shopToday } from '../business/readBusiness.ts';
 import { noteDeed } from '../database/audit.ts';
-import { DB } from '../database/connect.ts';
+import { DB, readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import { lockShared } from '../database/locks.ts';
 import { transact } from '../database/transact.ts';
@@ -14,7 +14,7 @@ import type { Order } from '../orders/orders.answers.ts';
 import { Orders } from '../orders/orders.service.ts';
 import { Pool } from '../work/pool.ts';
 import { insertBlocks } from './blocks.ts';
-import type { BoardAnswer, LoggedWeek, MoveAnswer } from './board.answers.ts';
+import type { BoardAnswer, LoggedWeek, MoveAnswer, Visit } from './board.answers.ts';
 import type { MoveDto, PutBackDto, ReleaseDto } from './board.dto.ts';
 import { planOrder } from './planOrder.ts';
 import { readBoard } from './readBoard.ts';
@@ -122,6 +122,10 @@ export class Board {
           code: 'agreed',
           message: 'This delivery is agreed on with the customer: change its day or hour at the order’s Road.',
         });
+      const visit = body.visit ?? 0;
+      if (visit > 0 && visit >= b.visits.length)
+        throw new BadRequestException({ code: 'gone', message: 'This visit is not on the board any more.' });
+      const operation = visitId(b.id, visit);
       const place = body.place === undefined ? undefined : s.places.find((p) => p.row === body.place);
       if (body.place !== undefined && !place)
         throw new BadRequestException({ code: 'invalid', message: `There is no place ${body.place} on the board.` });
@@ -132,7 +136,7 @@ export class Board {
       const result = await this.pool.run('moveOperation', {
         shop: s.shop,
         to: {
-          operation: b.id,
+          operation,
           start: dayMinute(s.today, body.day) + body.minute,
           ...(at === undefined ? {} : { place: at }),
           ...(people ? { people: people as string[] } : {}),
@@ -143,12 +147,12 @@ export class Board {
           code: `move-${result.refused.kind}`,
           message: sayFault(s, result.refused.text),
         });
-      const before = await savePlan(trx, s, result.plan, new Set([b.id]));
+      const before = await savePlan(trx, s, result.plan, new Set([operation]));
       await noteDeed(trx, me, {
         action: 'move',
         entity: 'operation',
         id: body.task,
-        detail: { place: body.place, people: body.people, day: body.day, minute: body.minute, before },
+        detail: { place: body.place, people: body.people, visit, day: body.day, minute: body.minute, before },
       });
       return { ...(await this.show(trx)), moved: before.map((p) => p.task), before };
     });
@@ -158,13 +162,17 @@ export class Board {
   release(body: ReleaseDto, me: User): Promise<BoardAnswer> {
     return transact(this.db, async (trx) => {
       await lockShared(trx, 'board');
-      const row = (await trx('operations').where({ id: body.task }).first('version')) as
-        { version: number } | undefined;
+      const row = (await trx('operations').where({ id: body.task }).first('version', 'visits')) as
+        { version: number; visits: unknown } | undefined;
       if (!row) throw new ConflictException({ code: 'gone', message: 'This block is not on the board any more.' });
       if (row.version !== body.version) throw moved(body.version, row.version);
       await trx('operations')
         .where({ id: body.task })
-        .update({ pinned: false, version: row.version + 1 });
+        .update({
+          pinned: false,
+          ...(row.visits === null ? {} : columnsOf(readJson<Visit[]>(row.visits).map(({ pinned: _, ...v }) => v))),
+          version: row.version + 1,
+        });
       await noteDeed(trx, me, { action: 'release', entity: 'operation', id: body.task, detail: {} });
       return this.show(trx);
     });

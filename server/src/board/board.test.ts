@@ -207,6 +207,40 @@ describe('an order on the board', () => {
   });
 });
 
+describe('a later day of work that takes several', () => {
+  it('is moved by itself, stays there, and is planned with the rest again when it is let go', async () => {
+    const b = await board();
+    const o = b.operations.find((x) => x.visits.length > 1 && !x.done && (x.visits[0]?.start.day ?? '') > b.today);
+    const [one, two] = o?.visits ?? [];
+    if (!o || !one || !two) throw new Error('nothing takes several days on site');
+    const to = { task: o.id, visit: 1, version: o.version, minute: two.start.minute };
+    // Not before the day before it.
+    const early = await office.post('/api/board/move').send({ ...to, day: one.start.day });
+    expect(early.status).toBe(400);
+    expect(early.body.message).toMatch(/before .* is done|is at .* at that time|not on the board/);
+    const gone = await office.post('/api/board/move').send({ ...to, visit: 9, day: one.start.day });
+    expect(gone.body.message).toBe('This visit is not on the board any more.');
+    const days = workdays(b, two.start.day);
+    let done: MoveAnswer | undefined;
+    for (const day of days.slice(2, 12)) {
+      const answer = await office.post('/api/board/move').send({ ...to, day });
+      if (answer.status !== 200) continue;
+      done = answer.body as MoveAnswer;
+      expect(op(done, o.id).visits[1]).toMatchObject({ pinned: true, start: { day } });
+      break;
+    }
+    expect(done && op(done, o.id).visits[0]).toEqual(one);
+    expect(done && op(done, o.id).pinned).toBe(o.pinned);
+    const now = op(await board(), o.id);
+    const body = { task: o.id, version: now.version };
+    const free: BoardAnswer = (await office.post('/api/board/release').send(body).expect(200)).body;
+    expect(op(free, o.id).visits.map((v) => v.pinned)).toEqual(now.visits.map(() => undefined));
+    const blocks = (done as MoveAnswer).before.map((p) => ({ ...p, version: op(free, p.task).version }));
+    const back: BoardAnswer = (await office.post('/api/board/put-back').send({ blocks }).expect(200)).body;
+    expect(op(back, o.id).visits).toEqual(o.visits);
+  });
+});
+
 describe('loads whose sites lie on one round', () => {
   it('are one trip on the board, told in the plan, and not two', async () => {
     const b = await board();

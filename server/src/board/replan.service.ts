@@ -1,7 +1,7 @@
 import { ConflictException, Inject, Injectable, NotFoundException } from '@nestjs/common';
 import { createHash } from 'node:crypto';
 import { AS_TOLD, blockOf, DAY, operationsOf } from '@rubbet/core/crews';
-import type { Fixed, Proposal, Promised } from '@rubbet/core/crews';
+import type { Fixed, Proposal, Promised, Shop } from '@rubbet/core/crews';
 import { addDays } from '@rubbet/core/days';
 import type { User } from '../auth/auth.answers.ts';
 import { noteDeed } from '../database/audit.ts';
@@ -9,7 +9,9 @@ import { DB, readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import { lockShared } from '../database/locks.ts';
 import { transact } from '../database/transact.ts';
+import { readTrailers } from '../fleet/fleet.service.ts';
 import { Orders } from '../orders/orders.service.ts';
+import { readKeptBusinessRules } from '../settings/readKeptBusinessRules.ts';
 import { Pool } from '../work/pool.ts';
 import { applyCause } from './applyCause.ts';
 import type { BoardAnswer, BoardFault, PromiseAnswer, ProposalAnswer, ReplanAnswer } from './board.answers.ts';
@@ -17,6 +19,7 @@ import type { CauseDto, ChooseDto } from './board.dto.ts';
 import { Board } from './board.service.ts';
 import { readBoard } from './readBoard.ts';
 import type { BoardState } from './readBoard.ts';
+import { hopsOf, readTrips, withTrip } from './readTrips.ts';
 import { savePlan } from './savePlan.ts';
 import { blockRulesOf } from './toShop.ts';
 import { sayFault } from './showBoard.ts';
@@ -220,17 +223,22 @@ export class Replan {
   /** The days that an order can be promised for, as it is drawn now. */
   async promise(orderId: number): Promise<PromiseAnswer> {
     const order = await this.orders.find(orderId);
-    const [s, figures, spreads] = await Promise.all([
+    const [s, figures, spreads, rules] = await Promise.all([
       readBoard(this.db),
       this.orders.figures(order, order.accepted?.revisionId),
       readSpreads(this.db),
+      readKeptBusinessRules(this.db),
     ]);
-    const { opens, closes } = order.customer;
+    const trip = (await readTrips(this.db, [orderId], await readTrailers(this.db), rules)).get(orderId);
+    const window = trip?.window ?? undefined;
+    // Its load goes with others whose sites lie on its way.
+    const hops = trip ? hopsOf(new Map([...s.trips, [orderId, trip]]), rules) : s.hops;
     const size = order.revision?.summary.room ?? order.revision?.summary.size;
     // What it has on the board already is not waited for by itself.
     const mine = String(orderId);
-    const shop = {
+    const shop: Shop = {
       ...s.shop,
+      ...(hops.length === 0 ? {} : { hops }),
       orders: s.shop.orders.filter((o) => o.id !== mine),
       operations: s.shop.operations.filter((o) => o.order !== mine),
       pins: s.shop.pins.filter((p) => !p.operation.startsWith(`${mine}/`)),
@@ -243,18 +251,13 @@ export class Replan {
         due: order.wantedBy,
         weight: s.rules.lateDay,
         ...(size ? { size } : {}),
-        ...(opens !== null && closes !== null ? { window: [opens, closes] as const } : {}),
+        ...(window ? { window } : {}),
       },
       operations: operationsOf(
         mine,
         figures.operations,
-        blockRulesOf(
-          s,
-          figures.operations,
-          opens !== null && closes !== null ? [opens, closes] : undefined,
-          order.model === null ? undefined : `model ${order.model.id}`,
-        ),
-      ),
+        blockRulesOf(s, figures.operations, window, order.model === null ? undefined : `model ${order.model.id}`),
+      ).map((o) => withTrip(o, trip)),
       rules: { spread: spreads.bySkill, longer: { minutes: s.rules.overtime, days: LONGER_DAYS } },
     });
     return {

@@ -1,4 +1,4 @@
-import { blockOf, DAY } from '@rubbet/core/crews';
+import { blockOf, DAY, visitOf } from '@rubbet/core/crews';
 import type { Planned } from '@rubbet/core/crews';
 import { addDays, daysBetween } from '@rubbet/core/days';
 import type { Db } from '../database/connect.ts';
@@ -57,7 +57,10 @@ export const columnsOf = (visits: readonly Visit[]): Record<string, unknown> => 
   end_day: visits.at(-1)?.end.day ?? null,
 });
 
-/** Writes the blocks that stand otherwise by a plan; gives where they stood before, with their new versions. */
+/**
+ * Writes the blocks that stand otherwise by a plan; gives where they stood before, with their new versions.
+ * @param pinned operations that were put where they are by hand
+ */
 export const savePlan = async (
   trx: Db,
   s: BoardState,
@@ -70,7 +73,11 @@ export const savePlan = async (
   for (const b of s.blocks) {
     if (b.done) continue;
     const mine = (byBlock.get(b.id) ?? []).sort((x, y) => x.start - y.start);
-    let visits = mine.map((p) => toVisit(s, plan, p));
+    let visits = mine.map((p): Visit => {
+      const k = visitOf(p.operation);
+      const byHand = k > 0 && (pinned.has(p.operation) || b.visits[k]?.pinned === true);
+      return { ...toVisit(s, plan, p), ...(byHand ? { pinned: true } : {}) };
+    });
     // What was worked on before now is kept as it was.
     const [old, first] = [b.visits[0], visits[0]];
     if (old && first && daysBetween(s.today, old.start.day) * DAY + old.start.minute < s.now) {

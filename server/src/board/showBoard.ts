@@ -1,4 +1,4 @@
-import { blockOf, DAY, findFaults, makeClock, printMoment } from '@rubbet/core/crews';
+import { blockOf, DAY, findFaults, makeClock, printMoment, visitId } from '@rubbet/core/crews';
 import type { Fault, Planned } from '@rubbet/core/crews';
 import { addDays, daysBetween, weekday } from '@rubbet/core/days';
 import type { BoardAnswer, BoardFault, BoardOperation, BoardOrder } from './board.answers.ts';
@@ -50,7 +50,7 @@ export const planOf = (s: BoardState): Planned[] =>
     b.done
       ? []
       : b.visits.flatMap((v, k): Planned[] => {
-          const operation = k === 0 ? b.id : `${b.id}~${k + 1}`;
+          const operation = visitId(b.id, k);
           if (!s.shop.operations.some((o) => o.id === operation)) return [];
           return [
             {
@@ -224,8 +224,7 @@ export const showBoard = (s: BoardState): BoardAnswer => {
       place: b.row,
       visits: b.visits,
       material: b.done || b.station !== 'saw' ? null : (s.materials.get(b.order_id) ?? null),
-      float:
-        b.visits.length === 0 ? null : (floats.get(b.visits.length > 1 ? `${b.id}~${b.visits.length}` : b.id) ?? null),
+      float: b.visits.length === 0 ? null : (floats.get(visitId(b.id, b.visits.length - 1)) ?? null),
     })),
     faults: faultsOf(s, plan),
   };

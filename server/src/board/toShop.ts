@@ -1,4 +1,4 @@
-import { dayMinute, flatIn, operationsOf, pricesOf } from '@rubbet/core/crews';
+import { dayMinute, flatIn, operationsOf, pricesOf, visitId } from '@rubbet/core/crews';
 import type { BlockRules, Fixed, Operation, Shop, ShopOrder } from '@rubbet/core/crews';
 import { addDays } from '@rubbet/core/days';
 import type { Moment } from './board.answers.ts';
@@ -103,7 +103,7 @@ export const toShop = (s: Omit<BoardState, 'shop'>): Shop => {
     }
     for (const b of open)
       b.visits.forEach((v, k) => {
-        const operation = k === 0 ? b.id : `${b.id}~${k + 1}`;
+        const operation = visitId(b.id, k);
         if (!made.some((o) => o.id === operation)) return;
         const start = momentOf(today, v.start);
         const place = b.row === null ? undefined : placeOf.get(b.row);
@@ -118,7 +118,7 @@ export const toShop = (s: Omit<BoardState, 'shop'>): Shop => {
           ...(v.after !== undefined && there.has(v.after) ? { after: v.after } : {}),
         };
         published.push(at);
-        if (b.pinned && start >= now && k === 0) pins.push(at);
+        if ((k === 0 ? b.pinned : v.pinned === true) && start >= now) pins.push(at);
       });
     // A delivery that is agreed on with the customer is no more moved than what was pinned by hand.
     const trip = s.deliveries.get(id);

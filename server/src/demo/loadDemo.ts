@@ -70,12 +70,12 @@ const openServices = (db: Db) => {
   const settings = new Settings(db);
   // In this thread: nobody waits for an answer while the demo is loaded.
   const pool = new Pool(true);
-  const orders = new Orders(db, settings, new Figures(db, pool));
+  const orders = new Orders(db, settings, pool, new Figures(db, pool));
   return {
     settings,
     orders,
     customers: new Customers(db),
-    acts: new OrderActs(db, orders, settings),
+    acts: new OrderActs(db, orders, settings, pool),
     bench: new Bench(db, orders, pool),
     board: new Board(db, orders, pool),
     road: new Road(db, orders, settings, pool),
@@ -300,7 +300,7 @@ const goOn = async (
   if (!reached(o, 'planned')) return;
   await s.bench.make(id, office);
   // What is built without having been planned waits for its delivery.
-  if (o.upTo !== 'benched') await s.board.plan(id, office, today);
+  if (o.upTo !== 'benched') await s.board.plan(id, office, addDays(today, o.startsIn ?? 0));
   const planned = await readVisits(db, id);
   if (reached(o, 'bench')) await workAtBench(db, s, id, reached(o, 'benched'));
   if (reached(o, 'road'))

@@ -1,10 +1,12 @@
 import { ConflictException } from '@nestjs/common';
 import { judgeAct, lifeOf, placeOf, UNDONE_WORDS } from '@rubbet/core/order';
 import type { OrderAct, OrderLife, Undone } from '@rubbet/core/order';
+import { planLinkedOrders, takeLinkedOrders } from '../board/linkedOrders.ts';
 import type { Db } from '../database/connect.ts';
 import { shopToday } from '../business/readBusiness.ts';
 import { lockOrder } from '../database/locks.ts';
 import type { OrderRecord } from '../database/locks.ts';
+import type { Pool } from '../work/pool.ts';
 import type { Order } from './orders.answers.ts';
 
 /** How far the work of an order has come, and the id of its work order. */
@@ -97,8 +99,14 @@ export const takeForAct = async (
 };
 
 /** Takes away what an act undoes; gives the columns of the order that change with it. What was logged is never among it. */
-export const undo = async (trx: Db, id: number, undone: readonly Undone[]): Promise<Record<string, null>> => {
+export const undo = async (
+  trx: Db,
+  pool: Pool,
+  id: number,
+  undone: readonly Undone[],
+): Promise<Record<string, null>> => {
   const change: Record<string, null> = {};
+  const linked = undone.includes('days') ? await takeLinkedOrders(trx, id) : [];
   if (undone.includes('acceptance'))
     Object.assign(change, { accepted_revision_id: null, accepted_at: null, accepted_price: null });
   if (undone.includes('days')) {
@@ -107,6 +115,7 @@ export const undo = async (trx: Db, id: number, undone: readonly Undone[]): Prom
   }
   if (undone.includes('work order')) await trx('work_orders').where({ order_id: id }).delete();
   if (undone.includes('delivery day')) await trx('deliveries').where({ order_id: id }).delete();
+  await planLinkedOrders(trx, pool, linked);
   return change;
 };
 

@@ -10,6 +10,7 @@ import type { Db } from '../database/connect.ts';
 import { transact } from '../database/transact.ts';
 import { staleOf, updateVersioned } from '../database/updateVersioned.ts';
 import { Settings } from '../settings/settings.service.ts';
+import { Pool } from '../work/pool.ts';
 import { freePlaces, settleStation, takeForAct, undo } from './life.ts';
 import { newToken, Orders } from './orders.service.ts';
 import type { Order } from './orders.answers.ts';
@@ -29,6 +30,7 @@ export class OrderActs {
     @Inject(DB) private readonly db: Db,
     @Inject(Orders) private readonly orders: Orders,
     @Inject(Settings) private readonly settings: Settings,
+    @Inject(Pool) private readonly pool: Pool,
   ) {}
 
   /** Does one act in one transaction: judged, undone what it undoes, written, noted. */
@@ -42,7 +44,7 @@ export class OrderActs {
   ): Promise<Order> {
     return transact(this.db, async (trx) => {
       const { undoes } = await takeForAct(trx, id, act, { version: asked.version, agreed: asked.undo });
-      const undone = await undo(trx, id, undoes);
+      const undone = await undo(trx, this.pool, id, undoes);
       await updateVersioned(trx, 'orders', id, asked.version, { ...undone, ...(await columns(trx)) });
       await settleStation(trx, id);
       await noteDeed(trx, me, {

@@ -19,6 +19,7 @@ import { readPlanText } from '../bench/workPlans.ts';
 import { Figures } from '../work/figures.ts';
 import type { FiguresOf } from '../work/figures.ts';
 import type { Source, ToCompute } from '../work/tasks.ts';
+import { Pool } from '../work/pool.ts';
 import { settleStation, takeForAct, undo } from './life.ts';
 import { readOrder } from './readOrder.ts';
 import type { Order, OrderList, OrderRow } from './orders.answers.ts';
@@ -50,6 +51,7 @@ export class Orders {
   constructor(
     @Inject(DB) private readonly db: Db,
     @Inject(Settings) private readonly settings: Settings,
+    @Inject(Pool) private readonly pool: Pool,
     @Inject(Figures) private readonly kept: Figures,
   ) {}
 
@@ -270,7 +272,7 @@ export class Orders {
       // Sites belong to their customer.
       const site = siteId !== undefined ? siteId : customer === before.customer_id ? undefined : null;
       await updateVersioned(trx, 'orders', id, version, {
-        ...(await undo(trx, id, undoes)),
+        ...(await undo(trx, this.pool, id, undoes)),
         ...Object.fromEntries(Object.entries(rest).filter(([, v]) => v !== undefined)),
         ...(wantedBy === undefined ? {} : { wanted_by: wantedBy }),
         ...(customerId === undefined ? {} : { customer_id: customerId }),
@@ -305,7 +307,7 @@ export class Orders {
         made_by: me.name,
       })) as [number];
       await updateVersioned(trx, 'orders', id, body.version, {
-        ...(await undo(trx, id, undoes)),
+        ...(await undo(trx, this.pool, id, undoes)),
         revision_id: revision,
       });
       await settleStation(trx, id);

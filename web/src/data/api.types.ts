@@ -439,6 +439,8 @@ export interface components {
       readonly after?: string;
       /** @description Minutes of its ways where it shares its trip. */
       readonly ways?: readonly number[];
+      /** @description A later visit that was put where it is by hand. */
+      readonly pinned?: boolean;
       readonly pieces: readonly components['schemas']['StretchDto'][];
     };
     readonly PlacedDto: {
@@ -2276,6 +2278,8 @@ export interface components {
       readonly driesOn?: string;
       /** @description Minutes of its ways, there and back, where those are not the block's own: it shares its trip. */
       readonly ways?: readonly number[];
+      /** @description A later visit that was put where it is by hand. */
+      readonly pinned?: boolean;
       readonly pieces: readonly components['schemas']['Stretch'][];
     };
     /** @description What a customer sees behind their link. */

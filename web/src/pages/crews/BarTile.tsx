@@ -88,10 +88,11 @@ export const BarTile = ({
   readonly canMove: boolean;
   readonly onPick: () => void;
 }) => {
-  const { op } = bar;
+  const { op, k } = bar;
+  const pinned = k === 0 ? op.pinned : bar.visit.pinned === true;
   const { setNodeRef, listeners, attributes, transform } = useDraggable({
     id: `${rowId}|${bar.key}`,
-    data: { task: op.id, row: rowId },
+    data: { task: op.id, visit: k, row: rowId },
     disabled: !canMove || op.done,
   });
   const kind = op.station === 'road' ? 'road' : op.station === 'site' || op.station === 'yard' ? 'site' : '';
@@ -107,8 +108,8 @@ export const BarTile = ({
       data-late={late}
       data-faulty={faulty}
       data-slim={bar.to - bar.from < EDGED}
-      title={`${op.orderId} ${op.title}: ${op.name}${op.done ? ', done' : ''}${op.pinned ? ', put there by hand' : ''}`}
-      aria-label={`Order ${op.orderId}, ${op.name}${op.done ? ', done' : ''}`}
+      title={`${op.orderId} ${op.title}: ${op.name}${op.done ? ', done' : ''}${op.visits.length > 1 ? `, day ${k + 1} of ${op.visits.length} there` : ''}${pinned ? ', put there by hand' : ''}`}
+      aria-label={`Order ${op.orderId}, ${op.name}${op.visits.length > 1 ? `, day ${k + 1} of ${op.visits.length}` : ''}${op.done ? ', done' : ''}`}
       onClick={onPick}
       style={{
         left: pc(bar.from),
@@ -122,7 +123,7 @@ export const BarTile = ({
       {/* What would be cut off after a letter says less than nothing: its title and its row tell it. */}
       {bar.to - bar.from > TELLS && (
         <>
-          {op.done ? '✓ ' : op.pinned ? '⌖ ' : ''}
+          {op.done ? '✓ ' : pinned ? '⌖ ' : ''}
           <strong>{op.orderId}</strong> {op.name}
           {marks === '' ? '' : ` ${marks}`}
         </>

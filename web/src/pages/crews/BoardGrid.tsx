@@ -12,6 +12,20 @@ const HEAD = 50;
 const NAMES = '124px';
 const PAD = 8;
 
+/** A visit of a block that is in hand, on which row. */
+export interface Held {
+  readonly task: string;
+  readonly visit: number;
+  readonly row: string;
+}
+/** Over which row it is dragged, how far: parts of the axis. */
+export interface Over {
+  readonly task: string;
+  readonly visit: number;
+  readonly row: BoardRow;
+  readonly parts: number;
+}
+
 /** Days across, rows down; what is dragged is told with where it was let go. */
 export const BoardGrid = ({
   data,
@@ -29,15 +43,13 @@ export const BoardGrid = ({
   readonly axis: Axis;
   readonly rows: readonly BoardRow[];
   readonly zoom: Zoom;
-  readonly held: { readonly task: string; readonly row: string } | undefined;
+  readonly held: Held | undefined;
   readonly search: string;
   readonly office: boolean;
-  readonly onPick: (task: string, row: string) => void;
-  readonly onDrop: (task: string, row: BoardRow, parts: number) => void;
+  readonly onPick: (held: Held) => void;
+  readonly onDrop: (over: Over) => void;
   /** What is dragged, over which row, how far; nothing once it is let go. */
-  readonly onOver: (
-    over: { readonly task: string; readonly row: BoardRow; readonly parts: number } | undefined,
-  ) => void;
+  readonly onOver: (over: Over | undefined) => void;
 }) => {
   const grid = useRef<HTMLDivElement>(null);
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 4 } }));
@@ -61,11 +73,21 @@ export const BoardGrid = ({
     return rows.at(-1);
   };
   const read = (e: DragEndEvent | DragMoveEvent) => {
-    const from = e.active.data.current as { task: string; row: string } | undefined;
+    const from = e.active.data.current as Held | undefined;
     if (!from || !grid.current) return undefined;
-    const bar = rows.find((r) => r.id === from.row)?.bars.find((b) => b.op.id === from.task && b.kind === 'work');
+    const bar = rows
+      .find((r) => r.id === from.row)
+      ?.bars.find((b) => b.op.id === from.task && b.k === from.visit && b.kind === 'work');
     const row = rowAt(from.row, bar?.lane ?? 0, e.delta.y);
-    return row && { task: from.task, row, parts: e.delta.x / grid.current.clientWidth, moved: row.id !== from.row };
+    return (
+      row && {
+        task: from.task,
+        visit: from.visit,
+        row,
+        parts: e.delta.x / grid.current.clientWidth,
+        moved: row.id !== from.row,
+      }
+    );
   };
   return (
     <Box overflow="auto" flex={1} minH={0} bg="sheet" tabIndex={0} role="region" aria-label="Board">
@@ -153,7 +175,7 @@ export const BoardGrid = ({
         onDragEnd={(e) => {
           const over = read(e);
           onOver(undefined);
-          if (over && (over.moved || Math.abs(over.parts) > 1e-4)) onDrop(over.task, over.row, over.parts);
+          if (over && (over.moved || Math.abs(over.parts) > 1e-4)) onDrop(over);
         }}
         accessibility={{
           screenReaderInstructions: {
@@ -261,10 +283,10 @@ export const BoardGrid = ({
                         .join('')}
                       late={late.has(b.op.orderId)}
                       faulty={faulty.has(b.op.id)}
-                      held={held?.task === b.op.id && held.row === r.id}
+                      held={held?.task === b.op.id && held.visit === b.k && held.row === r.id}
                       dim={!matches(`${b.op.orderId} ${b.op.title} ${b.op.name}`)}
                       canMove={office}
-                      onPick={() => onPick(b.op.id, r.id)}
+                      onPick={() => onPick({ task: b.op.id, visit: b.k, row: r.id })}
                     />
                   ) : (
                     <Backdrop key={b.key} bar={b} lanes={r.lanes} label={`${b.op.orderId} ${b.op.title}`} />

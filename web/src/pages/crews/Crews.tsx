@@ -12,11 +12,12 @@ import { Loading } from '../../parts/Loading.tsx';
 import { Title } from '../../parts/Text.tsx';
 import { useNarrow } from '../../parts/useNarrow.ts';
 import { BoardGrid } from './BoardGrid.tsx';
+import type { Held, Over } from './BoardGrid.tsx';
 import { clock } from './clock.ts';
 import { DayList } from './DayList.tsx';
 import { firstOf, layBoard, makeAxis, VIEWS, ZOOMS } from './layBoard.ts';
 import { askOf, clashAt, momentAfter, workdayAfter } from './moving.ts';
-import type { BoardRow, View, Zoom } from './layBoard.ts';
+import type { View, Zoom } from './layBoard.ts';
 import { PlanSays } from './PlanSays.tsx';
 import type { Said } from './PlanSays.tsx';
 
@@ -32,9 +33,9 @@ export const Crews = () => {
   const [view, setView] = useState<View>('the shop');
   const [page, setPage] = useState(0);
   const [search, setSearch] = useState('');
-  const [held, setHeld] = useState<{ readonly task: string; readonly row: string }>();
+  const [held, setHeld] = useState<Held>();
   const [said, setSaid] = useState<Said>();
-  const [over, setOver] = useState<{ readonly task: string; readonly row: BoardRow; readonly parts: number }>();
+  const [over, setOver] = useState<Over>();
   const [busy, setBusy] = useState(false);
   const laid = useMemo(() => {
     if (!data) return undefined;
@@ -61,16 +62,16 @@ export const Crews = () => {
       setBusy(false);
     }
   };
-  const move = async (op: BoardOperation, to: Moment, ask: ReturnType<typeof askOf>): Promise<void> =>
+  const move = async (op: BoardOperation, visit: number, to: Moment, ask: ReturnType<typeof askOf>): Promise<void> =>
     change(async () => {
       const { moved, before, ...next } = await api<MoveData>('/board/move', {
         method: 'POST',
-        body: { task: op.id, version: op.version, day: to.day, minute: to.minute, ...ask },
+        body: { task: op.id, version: op.version, visit, day: to.day, minute: to.minute, ...ask },
       });
       await mutate(next, { revalidate: false });
       const others = moved.filter((m) => m !== op.id).length;
       return {
-        text: `${op.orderId} ${op.name} begins on ${longDay(to.day)} at ${clock(to.minute)} now. ${others === 0 ? 'Nothing else moved.' : `${others} more ${others === 1 ? 'block' : 'blocks'} moved with it.`}`,
+        text: `${op.orderId} ${op.name}${visit > 0 ? `, day ${visit + 1} there,` : ''} begins on ${longDay(to.day)} at ${clock(to.minute)} now. ${others === 0 ? 'Nothing else moved.' : `${others} more ${others === 1 ? 'block' : 'blocks'} moved with it.`}`,
         bad: false,
         undo: before,
       };
@@ -91,20 +92,26 @@ export const Crews = () => {
       );
       return { text: `${op.orderId} ${op.name} is planned with the rest again.`, bad: false };
     });
-  const startOf = (op: BoardOperation): Moment => op.visits[0]?.start ?? { day: data.today, minute: data.opens };
+  const startOf = (op: BoardOperation, visit: number): Moment =>
+    op.visits[visit]?.start ?? { day: data.today, minute: data.opens };
   /** Where it would come to stand, and as what. */
-  const target = (task: string, row: BoardRow, parts: number) => {
+  const target = ({ task, visit, row, parts }: Over) => {
     const op = find(task);
     if (!op) return undefined;
     const stays = row.id === held?.row || row.bars.some((b) => b.op.id === task);
-    return { op, to: momentAfter(data, axis, startOf(op), parts), ask: stays ? {} : askOf(data, row, op) };
+    return {
+      op,
+      visit,
+      to: momentAfter(data, axis, startOf(op, visit), parts),
+      ask: stays ? {} : askOf(data, row, op, visit),
+    };
   };
   const onKey = (e: React.KeyboardEvent): void => {
     const op = find(held?.task);
     if (!held || !op || e.target instanceof HTMLInputElement) return;
     if (e.key === 'Escape') setHeld(undefined);
     if (!office || busy || op.done) return;
-    const start = startOf(op);
+    const start = startOf(op, held.visit);
     const side = { ArrowLeft: -1, ArrowRight: 1 }[e.key] ?? 0;
     const down = { ArrowUp: -1, ArrowDown: 1 }[e.key] ?? 0;
     if (side === 0 && down === 0) return;
@@ -112,15 +119,15 @@ export const Crews = () => {
     if (down !== 0) {
       const row = rows[rows.findIndex((r) => r.id === held.row) + down];
       if (!row) return;
-      setHeld({ task: op.id, row: row.id });
-      void move(op, start, askOf(data, row, op));
+      setHeld({ ...held, row: row.id });
+      void move(op, held.visit, start, askOf(data, row, op, held.visit));
       return;
     }
     const day = e.shiftKey ? start.day : workdayAfter(data, start.day, side);
     if (day === undefined) return;
-    void move(op, { day, minute: e.shiftKey ? start.minute + 15 * side : start.minute }, {});
+    void move(op, held.visit, { day, minute: e.shiftKey ? start.minute + 15 * side : start.minute }, {});
   };
-  const dragged = over && target(over.task, over.row, over.parts);
+  const dragged = over && target(over);
   const name =
     zoom === 'day'
       ? longDay(axis.days[0]?.day ?? data.today)
@@ -212,11 +219,13 @@ export const Crews = () => {
           held={held}
           search={search}
           office={office && !busy}
-          onPick={(task, row) => setHeld(held?.task === task && held.row === row ? undefined : { task, row })}
+          onPick={(next) =>
+            setHeld(held?.task === next.task && held.visit === next.visit && held.row === next.row ? undefined : next)
+          }
           onOver={setOver}
-          onDrop={(task, row, parts) => {
-            const t = target(task, row, parts);
-            if (t) void move(t.op, t.to, t.ask);
+          onDrop={(dropped) => {
+            const t = target(dropped);
+            if (t) void move(t.op, t.visit, t.to, t.ask);
           }}
         />
       </Box>
@@ -224,7 +233,7 @@ export const Crews = () => {
         data={data}
         said={said}
         held={find(held?.task)}
-        clash={dragged && clashAt(data, dragged.op, dragged.to, dragged.ask)}
+        clash={dragged && clashAt(data, dragged.op, dragged.to, dragged.ask, dragged.visit)}
         onPutBack={(blocks) => void putBack(blocks)}
         onOpen={(id) => void navigate(`/orders/${id}`)}
         {...(office ? { onRelease: (op: BoardOperation) => void release(op) } : {})}

@@ -122,7 +122,7 @@ export const PlanSays = ({
           ))}
           <Box mt={2} display="flex" gap={2} flexWrap="wrap">
             <Button onClick={() => onOpen(held.orderId)}>Open the order</Button>
-            {held.pinned && !held.done && onRelease && (
+            {(held.pinned || held.visits.some((v) => v.pinned)) && !held.done && onRelease && (
               <QuietButton onClick={() => onRelease(held)}>Let it be planned again</QuietButton>
             )}
           </Box>

@@ -26,6 +26,8 @@ export interface Bar {
   readonly kind: 'work' | 'way' | 'dry' | 'stay';
   readonly op: BoardOperation;
   readonly visit: Visit;
+  /** Which of its block's visits it is, from 0 on. */
+  readonly k: number;
   readonly from: number;
   readonly to: number;
   readonly lane: number;
@@ -123,6 +125,7 @@ const barsOf = (axis: Axis, op: BoardOperation, visit: Visit, k: number, dry: bo
     kind,
     op,
     visit,
+    k,
     from,
     to,
   });
@@ -159,7 +162,7 @@ const staysIn = (data: BoardData, axis: Axis, place: string): Loose[] => {
     }
   }
   return [...byOrder.values()]
-    .map((s): Loose => ({ key: `${s.op.orderId} stays`, kind: 'stay', ...s }))
+    .map((s): Loose => ({ key: `${s.op.orderId} stays`, kind: 'stay', k: 0, ...s }))
     .filter(seen)
     .map(clip);
 };
@@ -236,6 +239,7 @@ const racksOf = (data: BoardData, axis: Axis): BoardRow => {
                   kind: 'dry',
                   op,
                   visit,
+                  k,
                   from: axis.at(visit.end.day, visit.end.minute),
                   to: axis.at(visit.dry.day, visit.dry.minute),
                 },

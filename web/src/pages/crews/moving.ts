@@ -7,10 +7,11 @@ export const askOf = (
   data: BoardData,
   row: Pick<BoardRow, 'kind' | 'id' | 'people'>,
   op: BoardOperation,
+  visit = 0,
 ): { readonly place?: string; readonly people?: readonly string[] } => {
   if (row.kind === 'out' || row.kind === 'rack') return {};
   if (row.kind === 'place') return { place: row.id };
-  const wanted = Math.max(1, op.visits[0]?.people.length ?? 1);
+  const wanted = Math.max(1, op.visits[visit]?.people.length ?? 1);
   const skill = SKILLS[op.station];
   const able = row.people.filter((key) => data.people.find((p) => p.key === key)?.skills.includes(skill));
   const others = row.people.filter((key) => !able.includes(key));
@@ -52,19 +53,22 @@ export const clashAt = (
   op: BoardOperation,
   to: { readonly day: string; readonly minute: number },
   ask: { readonly place?: string; readonly people?: readonly string[] },
+  visit = 0,
 ): string | undefined => {
   const key = (m: { readonly day: string; readonly minute: number }): string =>
     `${m.day} ${String(m.minute).padStart(4, '0')}`;
   const start = key(to);
   if (start < `${data.today} ${String(data.now).padStart(4, '0')}`) return 'That time is over.';
+  const earlier = visit > 0 ? op.visits[visit - 1] : undefined;
+  if (earlier && key(earlier.end) > start) return 'Its day before is not over by then.';
   for (const need of op.needs) {
     const before = data.operations.find((o) => o.id === need);
     const last = before?.visits.at(-1);
     if (before && !before.done && last && key(last.dry) > start)
       return `${before.name} is ${before.dry > 0 ? 'not dry' : 'not done'} by then.`;
   }
-  const people = ask.people ?? op.visits[0]?.people ?? [];
-  const minutes = op.visits[0]?.pieces.reduce((n, p) => n + p.to - p.from, 0) ?? op.minutes;
+  const people = ask.people ?? op.visits[visit]?.people ?? [];
+  const minutes = op.visits[visit]?.pieces.reduce((n, p) => n + p.to - p.from, 0) ?? op.minutes;
   const end = to.minute + minutes;
   for (const o of data.operations) {
     if (o.id === op.id || o.orderId === op.orderId) continue;
