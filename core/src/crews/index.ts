@@ -1,5 +1,7 @@
 export * from './types.ts';
 export { boundPlan } from './bound.ts';
+export { findHolds } from './holds.ts';
+export type { Hold } from './holds.ts';
 export { findFaults } from './judge.ts';
 export { moveOperation, standsAlike } from './move.ts';
 export type { Moved } from './move.ts';

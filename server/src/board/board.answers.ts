@@ -1,4 +1,4 @@
-import type { Fault, OrderShift, ProposalKind } from '@rubbet/core/crews';
+import type { Fault, Hold, OrderShift, ProposalKind } from '@rubbet/core/crews';
 import type { Station } from '@rubbet/core/steps';
 
 /** A time of the plan: a day, and minutes after midnight. */
@@ -56,6 +56,8 @@ export interface BoardOperation {
   readonly material: string | null;
   /** Minutes that it may end later without its order being late; none where it has no place. */
   readonly float: number | null;
+  /** What keeps it from the days on which all that it needs is there: weather, or its site. */
+  readonly held: Omit<Hold, 'operation'> | null;
 }
 
 /** A day of the calendar with what the forecast says. */

@@ -345,6 +345,24 @@ describe('a morning on which something came up', () => {
     const told = await app.db('outbox').where({ about: 'plan' }).orderBy('id', 'desc');
     const near = found.plans[0]?.shifts.some((s) => s.after.day <= addDays(b.today, 6)) ?? false;
     if (near) expect(told.length).toBeGreaterThan(letters);
+    // A letter says with whom: what it says is what stands on the board.
+    const nameOf = new Map(b.people.map((p) => [p.key, p.name]));
+    const lines = told
+      .slice(0, told.length - letters)
+      .flatMap((l) => (l.body as string).split('\n').map((line) => [(l.body as string).split(',')[0], line] as const));
+    let read = 0;
+    for (const [reader, line] of lines) {
+      const [, order, name, visit] = /^(\d+) (.+?)(?:, day (\d+) there)?: \w{3} \d/.exec(line) ?? [];
+      if (order === undefined) continue;
+      const v = b.operations.find((o) => o.orderId === Number(order) && o.name === name)?.visits[
+        Number(visit ?? 1) - 1
+      ];
+      const others = (v?.people ?? []).map((k) => nameOf.get(k)).filter((n) => n !== reader);
+      const said = /; with (.+)\.$/.exec(line)?.[1] ?? 'nobody else';
+      expect(said).toBe(others.join(', ') || 'nobody else');
+      read++;
+    }
+    if (near) expect(read).toBeGreaterThan(0);
     // Chosen once is chosen.
     await office.post(`/api/board/replan/${found.id}/choose`).send({ plan: 'least upset' }).expect(409);
   });

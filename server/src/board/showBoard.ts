@@ -1,4 +1,4 @@
-import { blockOf, DAY, findFaults, makeClock, printMoment, visitId } from '@rubbet/core/crews';
+import { blockOf, DAY, findFaults, findHolds, makeClock, printMoment, visitId } from '@rubbet/core/crews';
 import type { Fault, Planned } from '@rubbet/core/crews';
 import { addDays, daysBetween, weekday } from '@rubbet/core/days';
 import type { BoardAnswer, BoardFault, BoardOperation, BoardOrder } from './board.answers.ts';
@@ -156,6 +156,7 @@ const ordersOf = (s: BoardState, plan: readonly Planned[]): BoardOrder[] => {
 export const showBoard = (s: BoardState): BoardAnswer => {
   const plan = planOf(s);
   const floats = floatsOf(s, plan);
+  const holds = new Map(findHolds(s.shop, plan).map(({ operation, ...h }) => [operation, h]));
   const { hours } = s.shop;
   const first = addDays(s.today, -BEHIND);
   const forecast = new Map(s.forecast.map((f) => [f.day, f]));
@@ -225,6 +226,7 @@ export const showBoard = (s: BoardState): BoardAnswer => {
       visits: b.visits,
       material: b.done || b.station !== 'saw' ? null : (s.materials.get(b.order_id) ?? null),
       float: b.visits.length === 0 ? null : (floats.get(visitId(b.id, b.visits.length - 1)) ?? null),
+      held: b.done ? null : (holds.get(b.id) ?? null),
     })),
     faults: faultsOf(s, plan),
   };

@@ -1,6 +1,6 @@
 import type { Proposal } from '@rubbet/core/crews';
 import { addDays } from '@rubbet/core/days';
-import { DAY } from '@rubbet/core/crews';
+import { blockOf, DAY, visitOf } from '@rubbet/core/crews';
 import type { Db } from '../database/connect.ts';
 import type { BoardState } from './readBoard.ts';
 import { sayDay, sayFault } from './showBoard.ts';
@@ -26,16 +26,22 @@ export const tellPeople = async (
   const lines = new Map<string, string[]>();
   const say = (who: string, line: string): void => void lines.set(who, [...(lines.get(who) ?? []), line]);
   for (const x of p.shifts) {
-    const name = sayFault(s, x.operation.split('~')[0] ?? x.operation);
+    const visit = visitOf(x.operation);
+    const name = `${sayFault(s, blockOf(x.operation))}${visit > 0 ? `, day ${visit + 1} there` : ''}`;
+    const trailer = s.trailers.find((t) => t.id === x.after.trailer)?.name;
     const [old, now] = [x.before?.start ?? Infinity, x.after.start];
     if (Math.min(old, now) > TOLD_AHEAD * DAY) continue;
-    for (const who of x.after.people)
+    for (const who of x.after.people) {
+      const others = x.after.people.filter((o) => o !== who).join(', ');
+      const same = x.before?.people?.includes(who) === true && old === now;
+      const at = [x.after.place, trailer === undefined ? null : `the ${trailer}`].filter((a) => a !== null);
       say(
         who,
-        x.before?.people?.includes(who) && old === now
-          ? `${name}: ${when(now)}, as before; with ${x.after.people.filter((o) => o !== who).join(', ') || 'nobody else'}.`
-          : `${name}: ${when(now)}${x.after.place === null ? '' : `, ${x.after.place}`}.`,
+        same
+          ? `${name}: ${when(now)}, as before; with ${others || 'nobody else'}.`
+          : `${name}: ${[when(now), ...at].join(', ')}${others === '' ? '' : `; with ${others}`}.`,
       );
+    }
     for (const who of x.before?.people ?? [])
       if (!x.after.people.includes(who)) say(who, `${name}: not with you any more.`);
   }
@@ -59,7 +65,7 @@ export const tellPeople = async (
     const op = s.shop.operations.find((o) => o.id === x.operation);
     const before = x.before && Math.floor(x.before.start / DAY);
     const after = Math.floor(x.after.start / DAY);
-    if (op?.place !== 'site' || x.operation.includes('~') || before === null || before === after || seen.has(x.order))
+    if (op?.place !== 'site' || visitOf(x.operation) > 0 || before === null || before === after || seen.has(x.order))
       continue;
     seen.add(x.order);
     const order = (await trx('orders')

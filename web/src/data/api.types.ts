@@ -978,6 +978,14 @@ export interface components {
       readonly material: string | null;
       /** @description Minutes that it may end later without its order being late; none where it has no place. */
       readonly float: number | null;
+      /** @description What keeps it from the days on which all that it needs is there: weather, or its site. */
+      readonly held: {
+        /** @enum {string} */
+        readonly why: 'cold' | 'rain' | 'wind' | 'site';
+        /** @description Working days on which that kept it, of so many that lay between. */
+        readonly days: number;
+        readonly of: number;
+      } | null;
     };
     /** @description An order of the board: whether the customer has prepared the site, and when it is done. */
     readonly BoardOrder: {

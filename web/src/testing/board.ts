@@ -20,6 +20,7 @@ export const blockOf = (id: string, more: Partial<BoardOperation> = {}): BoardOp
   visits: [],
   material: null,
   float: null,
+  held: null,
   ...more,
 });
 

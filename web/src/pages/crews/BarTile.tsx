@@ -3,6 +3,7 @@ import { chakra } from '@chakra-ui/react';
 import { Box } from '@chakra-ui/react';
 import type { BoardData } from '../../data/types.ts';
 import type { Bar } from './layBoard.ts';
+import { holdWords } from './planWords.ts';
 
 /** Height of one lane of a row, and of what is drawn in it. */
 export const LANE = 28;
@@ -139,6 +140,7 @@ export const waitsOf = (
 ): { readonly mark: string; readonly words: string }[] => {
   if (op.done) return [];
   const order = data.orders.find((o) => o.id === op.orderId);
+  const weather = holdWords(op);
   return [
     ...(op.material !== null && op.material > data.today
       ? [{ mark: '▤', words: `Its wood comes on ${op.material}` }]
@@ -146,5 +148,6 @@ export const waitsOf = (
     ...((op.station === 'road' || op.station === 'site') && order?.confirmed === 0
       ? [{ mark: '⚑', words: 'The customer has confirmed nothing of the site yet' }]
       : []),
+    ...(weather === undefined ? [] : [{ mark: '☁', words: weather }]),
   ];
 };

@@ -7,7 +7,7 @@ import { Button, QuietButton } from '../../parts/Button.tsx';
 import { Heading, Soft } from '../../parts/Text.tsx';
 import { waitsOf } from './BarTile.tsx';
 import { clock } from './clock.ts';
-import { roundWords } from './planWords.ts';
+import { holdWords, roundWords } from './planWords.ts';
 
 /** Where every block of a move stood before it. */
 export type Before = MoveData['before'];
@@ -25,6 +25,13 @@ const floatWords = (minutes: number, day: number): string =>
     : minutes < day
       ? `${printMinutes(minutes)} to spare before its order is late.`
       : `${Math.floor(minutes / day)} ${Math.floor(minutes / day) === 1 ? 'day' : 'days'} to spare before its order is late.`;
+
+/** The block of an order that weather keeps back the longest, with how long; nothing where none is. */
+const whyLate = (data: BoardData, order: number): string => {
+  const mine = data.operations.filter((op) => op.orderId === order && holdWords(op) !== undefined);
+  const [most] = mine.sort((a, b) => (b.held?.days ?? 0) - (a.held?.days ?? 0));
+  return most ? ` ${most.name}: ${(holdWords(most) ?? '').toLowerCase()}.` : '';
+};
 
 /** Beside the board: what came of the last move, the block in hand, and what is wrong with the plan. */
 export const PlanSays = ({
@@ -133,7 +140,7 @@ export const PlanSays = ({
           <strong className="cond">
             {o.id} is {o.late === 1 ? 'a day' : `${o.late} days`} late:
           </strong>{' '}
-          done {shortDay(o.ends ?? o.due)}, wanted by {shortDay(o.due)}.
+          done {shortDay(o.ends ?? o.due)}, wanted by {shortDay(o.due)}.{whyLate(data, o.id)}
         </Box>
       ))}
       {data.faults.map((f) => (

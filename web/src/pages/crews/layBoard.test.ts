@@ -183,6 +183,21 @@ describe('moving a block', () => {
     expect(clashAt(both, coat, { day: '2026-05-06', minute: 540 }, { people: ['2'] })).toBe('Abel is at 8 frame then.');
     expect(clashAt(both, coat, { day: '2026-05-06', minute: 660 }, {})).toBeUndefined();
   });
+  it('that takes several days on site asks for each of them by itself', () => {
+    const site = blockOf('9/site', {
+      station: 'site',
+      place: null,
+      visits: [visitOf('2026-05-06', 480, 900, ['1', '2']), visitOf('2026-05-07', 480, 600, ['3'])],
+    });
+    const with9 = boardOf({ operations: [...data.operations, site] });
+    const bars = layBoard(with9, makeAxis(with9, 'two weeks', 0), 'the shop').flatMap((r) => r.bars);
+    const mine = bars.filter((b) => b.op.id === '9/site' && b.kind === 'work');
+    expect([...new Set(mine.map((b) => b.k))]).toEqual([0, 1]);
+    expect(askOf(with9, row('Hazel crew'), site, 0).people).toEqual(['1', '2']);
+    expect(askOf(with9, row('Hazel crew'), site, 1).people).toHaveLength(1);
+    expect(clashAt(with9, site, { day: '2026-05-06', minute: 600 }, {}, 1)).toBe('Its day before is not over by then.');
+    expect(clashAt(with9, site, { day: '2026-05-08', minute: 600 }, {}, 1)).toBeUndefined();
+  });
   it('goes over days that nobody works', () => {
     expect(workdayAfter(data, '2026-05-08', 1)).toBe('2026-05-11');
     expect(workdayAfter(data, '2026-05-11', -1)).toBe('2026-05-08');

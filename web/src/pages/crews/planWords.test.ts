@@ -1,5 +1,6 @@
 import { blockOf, boardOf, visitOf } from '../../testing/board.ts';
-import { planWords, roundWords } from './planWords.ts';
+import { waitsOf } from './BarTile.tsx';
+import { holdWords, planWords, roundWords } from './planWords.ts';
 
 type Plan = Parameters<typeof planWords>[0];
 const plan = (more: Partial<Plan> = {}): Plan => ({
@@ -45,6 +46,23 @@ describe('loads that are one trip', () => {
       'one trip: straight on from 8; both are loaded at the shop',
       '',
     ]);
+  });
+});
+
+describe('what weather keeps back', () => {
+  const held = (why: 'cold' | 'rain' | 'wind' | 'site', days: number, of: number, more: object = {}) =>
+    blockOf('7/site-coat-1', { station: 'site', held: { why, days, of }, ...more });
+  it.each([
+    [held('cold', 62, 62), 'Too cold for it on the 62 working days before'],
+    [held('rain', 2, 3), 'Rain is likely on 2 of the 3 working days before'],
+    [held('wind', 1, 1), 'Too windy for it on the working day before'],
+    // Of a site that is not ready its flag tells.
+    [held('site', 3, 3), undefined],
+    [held('cold', 3, 3, { done: true }), undefined],
+    [blockOf('7/site-coat-1', { station: 'site' }), undefined],
+  ])('is told in working days', (op, words) => {
+    expect(holdWords(op)).toBe(words);
+    expect(waitsOf(boardOf({ operations: [op] }), op).map((w) => w.words)).toEqual(words === undefined ? [] : [words]);
   });
 });
 

@@ -23,6 +23,15 @@ export const roundWords = (data: BoardData, op: BoardOperation, visit: BoardOper
   return `one trip: ${parts.join(', ')}; ${parts.length > 1 ? 'all' : 'both'} are loaded at the shop`;
 };
 
+/** What weather keeps a block from the days on which all else that it needs is there, in words; nothing where none does. */
+export const holdWords = (op: BoardOperation): string | undefined => {
+  const { held } = op;
+  if (!held || held.why === 'site' || op.done) return undefined;
+  const what = { cold: 'Too cold for it', rain: 'Rain is likely', wind: 'Too windy for it' }[held.why];
+  const all = held.of === 1 ? 'the working day' : `the ${held.of} working days`;
+  return `${what} on ${held.days < held.of ? `${held.days} of ` : ''}${all} before`;
+};
+
 /** What a plan does to each order and to people, in sentences. */
 export const planWords = (plan: Plan, asItIs: Pick<ReplanData['asItIs'], 'lateDays'>): string[] => {
   const later = plan.orders.filter((o) => o.before && o.after && o.after.day > o.before.day);
