@@ -11,6 +11,7 @@ import {
 import { addDays, daysBetween } from '../days/index.ts';
 import type { Day } from '../days/index.ts';
 import { DAY } from './clock.ts';
+import { findHolds } from './holds.ts';
 import { readDay, readTime, readSpan, readSize, readFlag, readNames, each, once } from './readParts.ts';
 import type { CrewPlan, DayWeather, Fixed, Hop, Operation, Out, Person, Place, Shop, ShopOrder } from './types.ts';
 
@@ -346,5 +347,6 @@ export const writePlan = (shop: Shop, plan: CrewPlan) => {
       dry: at(p.dry),
       pieces: p.pieces.map(([from, to]) => [at(from), at(to)]),
     })),
+    holds: findHolds(shop, plan.plan),
   };
 };

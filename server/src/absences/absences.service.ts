@@ -1,7 +1,8 @@
-import { BadRequestException, Inject, Injectable, NotFoundException } from '@nestjs/common';
+import { BadRequestException, Inject, Injectable } from '@nestjs/common';
 import type { User } from '../auth/auth.answers.ts';
 import { shopToday } from '../business/readBusiness.ts';
 import { daySpan, minutesIn } from '../common/daySpan.ts';
+import { dropDay, LISTED_DAYS, writeDays } from '../common/writtenDays.ts';
 import { noteDeed } from '../database/audit.ts';
 import { DB } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
@@ -9,9 +10,6 @@ import { lockShared } from '../database/locks.ts';
 import { transact } from '../database/transact.ts';
 import type { Absence } from './absences.answers.ts';
 import type { AbsenceDto } from './absences.dto.ts';
-
-/** Most days that are listed. */
-const LISTED = 500;
 
 /** Who is away when: holidays, illness, half days. */
 @Injectable()
@@ -24,7 +22,7 @@ export class Absences {
       .where('absences.day', '>=', await shopToday(db))
       .orderBy('absences.day')
       .orderBy('users.name')
-      .limit(LISTED)
+      .limit(LISTED_DAYS)
       .select('absences.*', 'users.name');
     return rows.map((r) => ({
       id: r.id as number,
@@ -44,15 +42,8 @@ export class Absences {
       const days = await daySpan(trx, body.day, body.until);
       if (!(await trx('users').where({ id: body.userId, active: true }).first('id')))
         throw new BadRequestException({ code: 'invalid', message: 'Choose somebody of the book of people.' });
-      await trx('absences').where({ user_id: body.userId }).whereIn('day', days).delete();
-      for (const day of days)
-        await trx('absences').insert({
-          user_id: body.userId,
-          day,
-          ...minutesIn(body.part),
-          note: body.note ?? '',
-          by: me.name,
-        });
+      const said = { ...minutesIn(body.part), note: body.note ?? '', by: me.name };
+      await writeDays(trx, 'absences', { user_id: body.userId }, days, said);
       await noteDeed(trx, me, { action: 'away', entity: 'person', id: body.userId, detail: { ...body } });
       return this.list(trx);
     });
@@ -60,11 +51,13 @@ export class Absences {
 
   remove(id: number, me: User): Promise<Absence[]> {
     return transact(this.db, async (trx) => {
-      await lockShared(trx, 'board');
-      const row = await trx('absences').where({ id }).first();
-      if (!row) throw new NotFoundException({ code: 'not-found', message: 'That day is not written down any more.' });
-      await trx('absences').where({ id }).delete();
-      await noteDeed(trx, me, { action: 'back', entity: 'person', id: row.user_id, detail: { day: row.day } });
+      const row = await dropDay(trx, 'absences', id);
+      await noteDeed(trx, me, {
+        action: 'back',
+        entity: 'person',
+        id: row.user_id as number,
+        detail: { day: row.day },
+      });
       return this.list(trx);
     });
   }

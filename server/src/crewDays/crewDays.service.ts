@@ -1,7 +1,8 @@
-import { BadRequestException, Inject, Injectable, NotFoundException } from '@nestjs/common';
+import { BadRequestException, Inject, Injectable } from '@nestjs/common';
 import type { User } from '../auth/auth.answers.ts';
 import { shopToday } from '../business/readBusiness.ts';
 import { daySpan } from '../common/daySpan.ts';
+import { dropDay, LISTED_DAYS, writeDays } from '../common/writtenDays.ts';
 import { noteDeed } from '../database/audit.ts';
 import { DB } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
@@ -9,9 +10,6 @@ import { lockShared } from '../database/locks.ts';
 import { transact } from '../database/transact.ts';
 import type { CrewDay } from './crewDays.answers.ts';
 import type { CrewDayDto } from './crewDays.dto.ts';
-
-/** Most days that are listed. */
-const LISTED = 500;
 
 /** Days on which people work with another crew than their own. */
 @Injectable()
@@ -25,7 +23,7 @@ export class CrewDays {
       .where('crew_days.day', '>=', await shopToday(db))
       .orderBy('crew_days.day')
       .orderBy('users.name')
-      .limit(LISTED)
+      .limit(LISTED_DAYS)
       .select('crew_days.*', 'users.name', 'crews.name as crewName');
     return rows.map((r) => ({
       id: r.id as number,
@@ -46,9 +44,7 @@ export class CrewDays {
         throw new BadRequestException({ code: 'invalid', message: 'Choose somebody of the book of people.' });
       if (body.crew !== null && !(await trx('crews').where({ id: body.crew, active: true }).first('id')))
         throw new BadRequestException({ code: 'invalid', message: 'Choose a crew that is on the board.' });
-      await trx('crew_days').where({ user_id: body.userId }).whereIn('day', days).delete();
-      for (const day of days)
-        await trx('crew_days').insert({ user_id: body.userId, day, crew_id: body.crew, by: me.name });
+      await writeDays(trx, 'crew_days', { user_id: body.userId }, days, { crew_id: body.crew, by: me.name });
       await noteDeed(trx, me, { action: 'crew for the day', entity: 'person', id: body.userId, detail: { ...body } });
       return this.list(trx);
     });
@@ -56,11 +52,13 @@ export class CrewDays {
 
   remove(id: number, me: User): Promise<CrewDay[]> {
     return transact(this.db, async (trx) => {
-      await lockShared(trx, 'board');
-      const row = await trx('crew_days').where({ id }).first();
-      if (!row) throw new NotFoundException({ code: 'not-found', message: 'That day is not written down any more.' });
-      await trx('crew_days').where({ id }).delete();
-      await noteDeed(trx, me, { action: 'own crew', entity: 'person', id: row.user_id, detail: { day: row.day } });
+      const row = await dropDay(trx, 'crew_days', id);
+      await noteDeed(trx, me, {
+        action: 'own crew',
+        entity: 'person',
+        id: row.user_id as number,
+        detail: { day: row.day },
+      });
       return this.list(trx);
     });
   }

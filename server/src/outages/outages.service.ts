@@ -1,9 +1,10 @@
-import { BadRequestException, Inject, Injectable, NotFoundException } from '@nestjs/common';
+import { BadRequestException, Inject, Injectable } from '@nestjs/common';
 import type { User } from '../auth/auth.answers.ts';
 import { placesOf } from '../board/boardRows.ts';
 import { shopToday } from '../business/readBusiness.ts';
 import { daySpan, minutesIn } from '../common/daySpan.ts';
 import type { DayPart } from '../common/daySpan.ts';
+import { dropDay, LISTED_DAYS, writeDays } from '../common/writtenDays.ts';
 import { noteDeed } from '../database/audit.ts';
 import { DB } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
@@ -12,9 +13,6 @@ import { transact } from '../database/transact.ts';
 import { readTrailers } from '../fleet/fleet.service.ts';
 import type { Outage } from './outages.answers.ts';
 import type { OutageDto } from './outages.dto.ts';
-
-/** Most days that are listed. */
-const LISTED = 500;
 
 /** Names of what can be out, by kind and id: places of the board, machines among them, and trailers. */
 export const namesOfWhatIsOut = async (db: Db): Promise<ReadonlyMap<string, string>> => {
@@ -37,16 +35,11 @@ export const writeOut = async (
   days: readonly string[],
   said: { readonly part?: DayPart; readonly note: string; readonly by: string },
 ): Promise<void> => {
-  await trx('outages').where({ kind: what.kind, ref: what.ref }).whereIn('day', days).delete();
-  for (const day of days)
-    await trx('outages').insert({
-      kind: what.kind,
-      ref: what.ref,
-      day,
-      ...minutesIn(said.part),
-      note: said.note,
-      by: said.by,
-    });
+  await writeDays(trx, 'outages', { kind: what.kind, ref: what.ref }, days, {
+    ...minutesIn(said.part),
+    note: said.note,
+    by: said.by,
+  });
 };
 
 /** Places, machines and trailers that are not to be had: in repair, lent, or kept for something else. */
@@ -60,7 +53,7 @@ export class Outages {
         .where('day', '>=', await shopToday(db))
         .orderBy('day')
         .orderBy('id')
-        .limit(LISTED),
+        .limit(LISTED_DAYS),
       namesOfWhatIsOut(db),
     ]);
     return rows.map((r) => ({
@@ -94,11 +87,13 @@ export class Outages {
 
   remove(id: number, me: User): Promise<Outage[]> {
     return transact(this.db, async (trx) => {
-      await lockShared(trx, 'board');
-      const row = await trx('outages').where({ id }).first();
-      if (!row) throw new NotFoundException({ code: 'not-found', message: 'That day is not written down any more.' });
-      await trx('outages').where({ id }).delete();
-      await noteDeed(trx, me, { action: 'back', entity: row.kind, id: row.ref, detail: { day: row.day } });
+      const row = await dropDay(trx, 'outages', id);
+      await noteDeed(trx, me, {
+        action: 'back',
+        entity: row.kind as string,
+        id: row.ref as string,
+        detail: { day: row.day },
+      });
       return this.list(trx);
     });
   }

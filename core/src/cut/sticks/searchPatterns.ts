@@ -126,12 +126,7 @@ const leaveLeast = (p: PatternProblem, means: Budget): { readonly best: Draft; r
   return { best: { uses, short, cost }, least: answer.bound };
 };
 
-/**
- * Solves one item's problem. Quick: the best of a few first-fit plans, bounded by length. Full: the relaxed problem's bound,
- * dives, an exact search, and what is left of the gap by planning a few sticks anew. Where stock does not do for all, the plan
- * leaves the least uncut, by the penalties, and of such plans costs little.
- */
-export const searchPatterns = (given: PatternProblem, effort: Effort = 'full'): PatternAnswer => {
+const solve = (given: PatternProblem, effort: Effort): PatternAnswer => {
   const p = scaleProblem(given);
   const costs = p.stocks.map((s) => s.cost);
   const drafts = p.stocks.map((_, j) => fillFirst(p, j));
@@ -165,4 +160,25 @@ export const searchPatterns = (given: PatternProblem, effort: Effort = 'full'): 
   const pool = columnsOf([...drafts, start]);
   const lp = solvePatternLp(all, pool);
   return lowerCost(all, start, pool, lp, means);
+};
+
+/** Answers that were asked for last, and how many of them are kept: what is drawn otherwise asks for most of them again. */
+const MOST_KEPT = 1000;
+const kept = new Map<string, PatternAnswer>();
+
+/**
+ * Solves one item's problem. Quick: the best of a few first-fit plans, bounded by length. Full: the relaxed problem's bound,
+ * dives, an exact search, and what is left of the gap by planning a few sticks anew. Where stock does not do for all, the plan
+ * leaves the least uncut, by the penalties, and of such plans costs little.
+ */
+export const searchPatterns = (given: PatternProblem, effort: Effort = 'full'): PatternAnswer => {
+  // What is looked for by the clock is another answer every time.
+  if (typeof effort === 'number') return solve(given, effort);
+  const key = JSON.stringify([effort, given]);
+  const answer = kept.get(key) ?? solve(given, effort);
+  kept.delete(key);
+  kept.set(key, answer);
+  const [oldest] = kept.keys();
+  if (kept.size > MOST_KEPT && oldest !== undefined) kept.delete(oldest);
+  return answer;
 };
