@@ -85,6 +85,12 @@ export const shops = fc
     over: fc.subarray([0, 1, 2, 3, 4, 7]),
     early: fc.integer({ min: 0, max: 9 }),
     alike: fc.boolean(),
+    overlap: fc.option(
+      fc.tuple(fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true })),
+      {
+        nil: undefined,
+      },
+    ),
     racks: fc.integer({ min: 0, max: 2 }),
     stays: fc.boolean(),
     part: fc.option(fc.integer({ min: 600, max: 840 }), { nil: undefined }),
@@ -119,7 +125,12 @@ export const shops = fc
           ...(r.alike ? { setup: { like: o.large ? 'large' : 'small', minutes: Math.min(30, 15 * a) } } : {}),
           ...(o.from === undefined ? {} : { from: addDays(FIRST, o.from) }),
         }),
-        op(id, 'frame', { minutes: 15 * b, people: [1, 2], needs: [`${id}/cut`] }),
+        op(id, 'frame', {
+          minutes: 15 * b,
+          people: [1, 2],
+          needs: [`${id}/cut`],
+          ...(r.overlap ? { overlaps: { [`${id}/cut`]: { after: r.overlap[0], last: r.overlap[1] } } } : {}),
+        }),
         ...(o.coat
           ? [
               op(id, 'coat', {

@@ -100,7 +100,7 @@ export class Board {
     let ready = this.first;
     for (const need of op.needs) {
       const before = done.get(need);
-      if (before) ready = Math.max(ready, this.spots.readyAfter(before));
+      if (before) ready = Math.max(ready, this.spots.startsAfter(op, before));
     }
     return op.from === undefined ? ready : Math.max(ready, this.clock.slotAt(dayMinute(this.shop.first, op.from)));
   }

@@ -151,12 +151,17 @@ export const boundPlan = (shop: Shop): number => {
   const aloneEnd = (order: ShopOrder): number => {
     const dry = new Map<string, number>();
     const arrived = new Map<string, number>();
+    /** When so much of something is done that what overlaps it may begin: by share of it. */
+    const doneOf = new Map<string, (share: number) => number>();
     let end = 0;
     for (const op of byOrder.get(order.id) ?? []) {
       const pin = fixed.get(op.id);
       let ready = shop.now;
       // Who stays where they brought it does not go home before.
-      for (const n of op.needs) if (n !== op.onward) ready = Math.max(ready, dry.get(n) ?? 0);
+      for (const n of op.needs) {
+        const overlap = op.overlaps?.[n];
+        if (n !== op.onward) ready = Math.max(ready, (overlap ? doneOf.get(n)?.(overlap.after) : dry.get(n)) ?? 0);
+      }
       if (op.onward !== undefined) ready = Math.max(ready, arrived.get(op.onward) ?? 0);
       if (op.from !== undefined) ready = Math.max(ready, dayMinute(shop.first, op.from));
       // On a trip with others its own ways may be none.
@@ -172,7 +177,14 @@ export const boundPlan = (shop: Shop): number => {
             open = canDoIn(op, order, weather, clock, shop.hours, k);
           if (open) break;
         }
-      const done = s + length > clock.count ? Infinity : clock.minuteOf(s + length - 1) + SLOT;
+      const over = s + length > clock.count ? Infinity : clock.minuteOf(s + length - 1) + SLOT;
+      // What overlaps another is done no sooner than that.
+      const done = Math.max(over, ...op.needs.map((n) => (op.overlaps?.[n] ? (dry.get(n) ?? 0) : 0)));
+      const begin = s;
+      doneOf.set(op.id, (share) => {
+        const k = Math.floor(share * length);
+        return begin + k > clock.count ? Infinity : k === 0 ? ready : clock.minuteOf(begin + k - 1) + SLOT;
+      });
       dry.set(op.id, done + op.dry);
       arrived.set(op.id, Number.isFinite(done) ? clock.minuteOf(Math.max(0, s + length - back - 1)) + SLOT : done);
       end = Math.max(end, done);

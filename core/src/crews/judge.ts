@@ -5,7 +5,6 @@ import { FULL, loadOn, makeHops } from './trips.ts';
 import type { Fault, Operation, Planned, Shop } from './types.ts';
 
 const overlap = (a: readonly [number, number], b: readonly [number, number]): boolean => a[0] < b[1] && b[0] < a[1];
-const meet = (a: Planned, b: Planned): boolean => a.pieces.some((p) => b.pieces.some((q) => overlap(p, q)));
 
 /** Work is planned in quarters of an hour, and so are ways. */
 const upTo15 = (minutes: number): number => 15 * Math.ceil(minutes / 15 - 1e-9);
@@ -20,6 +19,16 @@ const withoutWays = (pieces: Planned['pieces'], out: number, home: number): (rea
     const piece = [from + Math.max(0, out - at), to - Math.max(0, done - (all - home))] as const;
     return piece[0] < piece[1] ? [piece] : [];
   });
+};
+
+/** When so many minutes of some pieces are worked. */
+const momentIn = (pieces: Planned['pieces'], minutes: number): number => {
+  let left = minutes;
+  for (const [from, to] of pieces) {
+    if (left <= to - from) return from + left;
+    left -= to - from;
+  }
+  return pieces.at(-1)?.[1] ?? 0;
 };
 
 /** Everything that is wrong with a plan, held against the shop minute by minute, however the plan was come by. */
@@ -129,6 +138,24 @@ export const findFaults = (shop: Shop, plan: readonly Planned[]): Fault[] => {
       }
   };
 
+  /** Work that may begin while another is being done begins no sooner than that lets it, and ends what needs none of it no sooner. */
+  const checkOverlap = (p: Planned, before: Planned, o: { readonly after: number; readonly last: number }): void => {
+    const all = (x: Planned): number => x.pieces.reduce((n, [from, to]) => n + to - from, 0);
+    const begun = momentIn(before.pieces, upTo15(o.after * all(before)));
+    if (p.start < begun)
+      say(
+        'order',
+        p.operation,
+        `${p.operation} starts before enough of ${before.operation} is done: not before ${dayOf(begun)}.`,
+      );
+    else if (momentIn(p.pieces, 15 * Math.floor(((1 - o.last) * all(p)) / 15 + 1e-9)) < before.end)
+      say(
+        'order',
+        p.operation,
+        `${p.operation} comes to what it needs all of ${before.operation} for before that is done, on ${dayOf(before.end)}.`,
+      );
+  };
+
   const check = (p: Planned, op: Operation): void => {
     const order = orders.get(op.order);
     // What goes on from another's site has left the shop with it.
@@ -136,6 +163,11 @@ export const findFaults = (shop: Shop, plan: readonly Planned[]): Fault[] => {
     if (p.start < shop.now && !pinned.has(op.id)) say('past', op.id, `${op.id} is planned for a time that is past.`);
     for (const n of op.needs) {
       const before = at.get(n);
+      const overlap = op.overlaps?.[n];
+      if (before && overlap && ops.get(n)?.dry === 0) {
+        checkOverlap(p, before, overlap);
+        continue;
+      }
       const dry = before ? dryOf(before) : 0;
       if (before && leaves < dry)
         say(
@@ -238,15 +270,15 @@ export const findFaults = (shop: Shop, plan: readonly Planned[]): Fault[] => {
     const op = ops.get(p.operation);
     if (op) check(p, op);
   }
-  // Nobody and nothing twice at once.
+  // Nobody and nothing twice at once. Who stays the night is there until they come home.
+  const taken = (p: Planned): Planned['pieces'] =>
+    ops.get(p.operation)?.stays === true ? [[p.start, p.end]] : p.pieces;
   const byTime = [...plan].sort((a, b) => a.start - b.start);
   byTime.forEach((a, i) => {
     for (let k = i + 1; k < byTime.length; k++) {
       const b = byTime[k] as Planned;
       if (b.start >= a.end) break;
-      // Who stays the night is there until they come home.
-      const away = [a, b].some((p) => ops.get(p.operation)?.stays === true);
-      if (!away && !meet(a, b)) continue;
+      if (!taken(a).some((p) => taken(b).some((q) => overlap(p, q)))) continue;
       for (const id of a.people)
         if (b.people.includes(id)) say('person', b.operation, `${id} is at ${a.operation} at that time.`);
       if (a.place !== null && a.place === b.place)

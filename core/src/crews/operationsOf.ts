@@ -102,6 +102,9 @@ export const operationsOf = (
     const setup = (b.station === 'saw' || coat) && b.setup > 0 && alike !== undefined;
     const id = `${order}/${b.key}`;
     const needs = b.needs.filter((n) => known.has(n)).map((n) => lastOf.get(n) ?? `${order}/${n}`);
+    const overlaps = Object.entries(b.overlaps).flatMap(([n, o]) =>
+      known.has(n) && lastOf.get(n) === `${order}/${n}` ? [[`${order}/${n}`, o] as const] : [],
+    );
     const brought = needs.find((n) => out.some((o) => o.id === n && o.trailer === true));
     for (let k = 1; k <= visits; k++)
       out.push({
@@ -116,6 +119,7 @@ export const operationsOf = (
         dry: k === visits ? b.dry : 0,
         ...(away && b.dry > 0 ? { slow: COLD } : {}),
         needs: k === 1 ? needs : [visitId(id, k - 2)],
+        ...(k === 1 && visits === 1 && overlaps.length > 0 ? { overlaps: Object.fromEntries(overlaps) } : {}),
         splits: (!away && b.spans) || stays,
         ...(stays ? { stays } : {}),
         ...(stays && brought !== undefined ? { onward: brought } : {}),

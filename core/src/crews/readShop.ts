@@ -90,6 +90,20 @@ const readLoads = (v: unknown, at: string): Readonly<Record<string, number>> =>
     ]),
   );
 
+const readOverlaps = (v: unknown, at: string): NonNullable<Operation['overlaps']> =>
+  Object.fromEntries(
+    Object.entries(readRecord(v, at)).map(([need, o]) => {
+      const r = readRecord(o, `${at}.${need}`);
+      onlyThese(r, ['after', 'last'], `${at}.${need}`);
+      const share = (key: 'after' | 'last'): number => {
+        const n = readNumber(r[key], `${at}.${need}.${key}`, 0);
+        if (n > 1) throw new DemandError(`${at}.${need}.${key} is a share, from 0 to 1, not ${n}.`);
+        return n;
+      };
+      return [need, { after: share('after'), last: share('last') }];
+    }),
+  );
+
 const readOperation = (r: Record<string, unknown>, at: string): Operation => {
   const [least = 1, best = least] = readList(r.people ?? [1], `${at}.people`).map((n, i) =>
     readWhole(n, `${at}.people[${i}]`, 1),
@@ -114,6 +128,7 @@ const readOperation = (r: Record<string, unknown>, at: string): Operation => {
     ...(r.travel === undefined ? {} : { travel: [there, back] as const }),
     dry: readNumber(r.dry ?? 0, `${at}.dry`, 0),
     needs: readNames(r.needs, `${at}.needs`),
+    ...(r.overlaps === undefined ? {} : { overlaps: readOverlaps(r.overlaps, `${at}.overlaps`) }),
     splits: readFlag(r.splits, `${at}.splits`, true),
     ...(limits ? { limits: { ...limit('rain'), ...limit('low'), ...limit('wind') } } : {}),
     ...(r.from === undefined ? {} : { from: readDay(r.from, `${at}.from`) }),
@@ -154,6 +169,12 @@ const checkNames = (shop: Shop): void => {
       throw new DemandError(`${o.id} dries on a place of kind "${o.dryOn}", of which there is none.`);
     if (o.setup !== undefined && o.setup.minutes > o.minutes)
       throw new DemandError(`${o.id} is set up in ${o.setup.minutes} minutes, and takes ${o.minutes} in all.`);
+    for (const n of Object.keys(o.overlaps ?? {})) {
+      const before = ops.get(n);
+      if (!o.needs.includes(n)) throw new DemandError(`${o.id} overlaps "${n}", which it does not need.`);
+      if (before && (before.dry > 0 || before.travel !== undefined || before.trailer === true))
+        throw new DemandError(`${o.id} overlaps ${n}, which dries or is driven to: it can only begin after that.`);
+    }
     if (o.stays === true && (o.place !== 'site' || o.splits !== true))
       throw new DemandError(`${o.id} stays the night: its place must be "site", and it must split.`);
   }
@@ -274,6 +295,7 @@ export const readShop = (json: unknown): { readonly shop: Shop; readonly effort:
         'travel',
         'dry',
         'needs',
+        'overlaps',
         'splits',
         'limits',
         'from',

@@ -146,6 +146,18 @@ export class Timetable {
     return Math.max(spot.end, this.clock.slotAt(this.clock.minuteOf(spot.end - 1) + SLOT + dry));
   }
 
+  /** First slot at which some work can start that needs another: once that is done and dry, or sooner where it may overlap. */
+  startsAfter(op: Operation, before: Spot): number {
+    const overlap = op.overlaps?.[before.op.id];
+    if (!overlap || before.op.dry > 0) return this.readyAfter(before);
+    const worked = before.at?.length ?? before.end - before.start;
+    const done = Math.ceil(overlap.after * worked - 1e-9);
+    const begun = done === 0 ? before.start : before.at ? (before.at[done - 1] as number) + 1 : before.start + done;
+    // What needs none of the rest is done while that is at work: with the most people it is over soonest.
+    const first = Math.floor((1 - overlap.last) * this.lengthOf(op, op.people[1]) + 1e-9);
+    return Math.max(begun, before.end - first);
+  }
+
   /** A rack that is free while something dries; none where it dries where it is, undefined where none is free. */
   rackFor(w: Work, end: number): Spot['rack'] | null | undefined {
     if (!w.racks) return null;

@@ -85,6 +85,11 @@ export interface Operation {
   /** The delivery of its order, from which the same people stay on there: neither goes home between. */
   readonly onward?: string;
   readonly needs: readonly string[];
+  /**
+   * Of its needs, those in whose time it may begin: once a share of that work is done, `after`, while a share of its own, `last`, still
+   * waits for all of it.
+   */
+  readonly overlaps?: Readonly<Record<string, { readonly after: number; readonly last: number }>>;
   /** Whether it may go on the next day. */
   readonly splits: boolean;
   readonly limits?: WeatherLimits;

@@ -6,6 +6,8 @@ export { diagonal } from './panelSteps.ts';
 export * from './cautions.ts';
 export * from './orderRules.ts';
 export * from './planOperations.ts';
+export { overlapOf } from './overlaps.ts';
+export type { Overlap } from './overlaps.ts';
 export * from './progress.ts';
 export * from './placeJoints.ts';
 export * from './gates.ts';

@@ -1,3 +1,5 @@
+import { overlapOf } from './overlaps.ts';
+import type { Overlap } from './overlaps.ts';
 import type { Place, Step, Station } from './types.ts';
 
 /** Weather that stops work. */
@@ -27,6 +29,8 @@ export interface Operation {
   /** May go on the next day. */
   readonly spans: boolean;
   readonly needs: readonly string[];
+  /** Of its needs, those that it may begin before they are done. */
+  readonly overlaps: Readonly<Record<string, Overlap>>;
   readonly steps: readonly string[];
 }
 
@@ -129,6 +133,14 @@ export const planOperations = (steps: readonly Step[], repeat = 1, indoors = fal
     const info = INFO[key];
     const needs = new Set(mine.flatMap((s) => s.needs.flatMap((n) => keyOf.get(n) ?? [])));
     needs.delete(key);
+    // What is framed in the shop is begun while the rest is at the saw.
+    const sawn = needs.has('saw') && info.station === 'bay' && mine.every((s) => s.place === 'shop');
+    const overlap = sawn
+      ? overlapOf(
+          steps.filter((s) => keyOf.get(s.id) === 'saw'),
+          mine,
+        )
+      : undefined;
     return [
       {
         key,
@@ -143,6 +155,7 @@ export const planOperations = (steps: readonly Step[], repeat = 1, indoors = fal
         setup: mine.reduce((n, s) => n + (s.setup ?? 0), 0),
         way: info.station === 'road' || mine[0]?.place === 'site' ? way : 0,
         needs: [...needs],
+        overlaps: overlap ? { saw: overlap } : {},
         steps: mine.map((s) => s.id),
       },
     ];

@@ -2,6 +2,7 @@ import type { Assembly, Build } from '../unit/index.ts';
 import { cutSteps } from './cutSteps.ts';
 import { coatSteps, inspectStep } from './finishSteps.ts';
 import { isLumber, panelSteps } from './panelSteps.ts';
+import { waitForOwnCuts } from './ownCuts.ts';
 import { raiseSteps } from './raiseSteps.ts';
 import { siteSteps } from './siteSteps.ts';
 import { StepList } from './stepList.ts';
@@ -143,5 +144,6 @@ export const planSteps = (build: Build, making: Making = {}): Step[] => {
   const list = new StepList(build, making);
   const drive = driveMinutes(list.miles, list.rates);
   siteSteps(list, loadSteps(list, shopSteps(list, sawSteps(list))), drive);
+  waitForOwnCuts(list);
   return withJoints(build, list.steps);
 };

@@ -19,6 +19,7 @@ const columnsOf = (orderId: number, o: Operation, room: Room) => ({
   spans: o.spans,
   dry: o.dry,
   needs: JSON.stringify(o.needs.map((n) => `${orderId}/${n}`)),
+  overlaps: Object.keys(o.overlaps).length === 0 ? null : JSON.stringify(o.overlaps),
   size: room ? JSON.stringify(room) : null,
 });
 

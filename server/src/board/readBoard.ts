@@ -36,6 +36,7 @@ export interface OperationRecord {
   readonly spans: number;
   readonly dry: number;
   readonly needs: unknown;
+  readonly overlaps: unknown;
   readonly size: unknown;
   readonly row: string | null;
   readonly visits: unknown;
@@ -50,9 +51,10 @@ export interface OperationRecord {
 /** A block as the board has it. */
 export interface Block extends Omit<
   OperationRecord,
-  'needs' | 'size' | 'visits' | 'stops' | 'pinned' | 'done' | 'spans'
+  'needs' | 'overlaps' | 'size' | 'visits' | 'stops' | 'pinned' | 'done' | 'spans'
 > {
   readonly needs: readonly string[];
+  readonly overlaps: StepOperation['overlaps'];
   readonly size: readonly [number, number, number] | null;
   readonly visits: readonly Visit[];
   readonly stops: StepOperation['stops'];
@@ -117,6 +119,7 @@ const MOST_OPERATIONS = 4000;
 const toBlock = (o: OperationRecord): Block => ({
   ...o,
   needs: readJson<string[]>(o.needs),
+  overlaps: o.overlaps === null ? {} : readJson<Block['overlaps']>(o.overlaps),
   size: o.size === null ? null : readJson<[number, number, number]>(o.size),
   visits: o.visits === null ? [] : readJson<Visit[]>(o.visits),
   stops: o.stops === null ? [] : readJson<StepOperation['stops']>(o.stops),

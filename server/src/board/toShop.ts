@@ -39,6 +39,21 @@ export const blockRulesOf = (
   };
 };
 
+/** How a block may begin before what it needs is done, where some of that, or of itself, lies behind. */
+const overlapsLeft = (b: Block, left: ReadonlyMap<string, number>): Block['overlaps'] =>
+  Object.fromEntries(
+    Object.entries(b.overlaps).map(([key, o]) => {
+      const rest = left.get(`${b.order_id}/${key}`) ?? 1;
+      return [
+        key,
+        {
+          after: Math.max(0, (o.after - (1 - rest)) / rest),
+          last: Math.min(1, o.last / Math.max(1e-9, left.get(b.id) ?? 1)),
+        },
+      ];
+    }),
+  );
+
 /** The shop as the plan takes it: what is open, what stands where, what was told. */
 export const toShop = (s: Omit<BoardState, 'shop'>): Shop => {
   const { business, today, now, rules } = s;
@@ -83,6 +98,7 @@ export const toShop = (s: Omit<BoardState, 'shop'>): Shop => {
         key: b.op,
         minutes: Math.max(15, b.minutes * (left.get(b.id) ?? 1)),
         needs: b.needs.map((n) => n.slice(n.indexOf('/') + 1)),
+        overlaps: overlapsLeft(b, left),
         steps: [],
       })),
       blockRulesOf(

@@ -65,14 +65,20 @@ describe('a machine that is out', () => {
     expect((await list()).find((x) => x.day === day && x.ref === 'saw')?.note).toBe('out of order');
   });
   it('a trailer as well: what was to go on it goes on another, or another day', async () => {
-    const { o, day } = await next((x) => x.station === 'road' && !x.pinned && x.visits[0]?.trailer !== null);
+    // What is agreed on with a customer stays, and is told.
+    const agreed = new Set((await board()).orders.filter((o) => o.delivery !== null).map((o) => o.id));
+    const free = (x: BoardAnswer['operations'][0]): boolean => !x.pinned && !agreed.has(x.orderId);
+    const { o, day } = await next((x) => x.station === 'road' && free(x) && x.visits[0]?.trailer !== null);
     const trailer = o.visits[0]?.trailer;
     const found = await replan({ kind: 'out', of: 'trailer', what: trailer, day });
     expect(found.cause).toMatch(/^The .* is out on /);
     const b = await choose(found);
     for (const x of b.operations)
-      for (const v of x.visits)
-        if (!x.done && v.trailer === trailer && !x.pinned) expect(v.pieces.map((p) => p.day)).not.toContain(day);
+      for (const v of x.visits) {
+        if (x.done || v.trailer !== trailer || !v.pieces.some((p) => p.day === day)) continue;
+        expect([x.id, free(x)]).toEqual([x.id, false]);
+        expect(b.faults.map((f) => f.text).join()).toMatch(/is not to be had/);
+      }
   });
   it('is the office’s to write down, of what there is, and of days to come', async () => {
     const b = await board();

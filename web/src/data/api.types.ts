@@ -967,6 +967,8 @@ export interface components {
       /** @description Minutes of the way there, and as many back, within each of its visits. */
       readonly way: number;
       readonly needs: readonly string[];
+      /** @description Of its needs, those that need not be done before it begins. */
+      readonly overlaps: readonly string[];
       readonly done: boolean;
       readonly pinned: boolean;
       readonly version: number;

@@ -12,6 +12,7 @@ export const blockOf = (id: string, more: Partial<BoardOperation> = {}): BoardOp
   dry: 0,
   way: 0,
   needs: [],
+  overlaps: [],
   done: false,
   pinned: false,
   version: 1,

@@ -10,6 +10,7 @@ import * as rolls from './008-rolls.ts';
 import * as crewPlan from './009-crew-plan.ts';
 import * as rounds from './010-rounds.ts';
 import * as machines from './011-machines.ts';
+import * as overlaps from './012-overlaps.ts';
 
 /** Every migration by name, oldest first. */
 export const migrations: Readonly<Record<string, Knex.Migration>> = {
@@ -24,6 +25,7 @@ export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '009-crew-plan': crewPlan,
   '010-rounds': rounds,
   '011-machines': machines,
+  '012-overlaps': overlaps,
 };
 
 /** Name of the newest migration that this version knows. */

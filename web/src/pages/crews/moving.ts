@@ -64,6 +64,9 @@ export const clashAt = (
   for (const need of op.needs) {
     const before = data.operations.find((o) => o.id === need);
     const last = before?.visits.at(-1);
+    // How far it may begin before that is done the server judges.
+    const [first] = op.overlaps.includes(need) ? (before?.visits ?? []) : [];
+    if (first && key(first.start) <= start) continue;
     if (before && !before.done && last && key(last.dry) > start)
       return `${before.name} is ${before.dry > 0 ? 'not dry' : 'not done'} by then.`;
   }
