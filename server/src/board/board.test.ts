@@ -67,13 +67,28 @@ describe('the board of the demo', () => {
         for (const need of o.needs) {
           const before = b.operations.find((x) => x.id === need);
           const dry = before?.visits.at(-1)?.dry;
-          if (!before || before.done || !dry) continue;
-          expect(
-            `${v.start.day} ${String(v.start.minute).padStart(4, '0')}` >=
-              `${dry.day} ${String(dry.minute).padStart(4, '0')}`,
-          ).toBe(true);
+          const begins = before?.visits[0]?.start;
+          if (!before || before.done || !dry || !begins) continue;
+          const key = (m: { day: string; minute: number }) => `${m.day} ${String(m.minute).padStart(4, '0')}`;
+          // What is framed while the rest is at the saw begins after that has.
+          expect(key(v.start) >= key(o.overlaps.includes(need) ? begins : dry)).toBe(true);
         }
       }
+  });
+});
+
+describe('panels that are framed while the rest is at the saw', () => {
+  it('begin sooner than that is done, and end no sooner', async () => {
+    const b = await board();
+    const both = b.operations.flatMap((o) => {
+      const saw = b.operations.find((x) => o.overlaps.includes(x.id));
+      const [mine, its] = [o.visits[0], saw?.visits.at(-1)];
+      return mine && its && !o.done && !saw?.done ? [{ mine, its }] : [];
+    });
+    const key = (m: { day: string; minute: number }) => `${m.day} ${String(m.minute).padStart(4, '0')}`;
+    expect(both.some(({ mine, its }) => key(mine.start) < key(its.end))).toBe(true);
+    for (const { mine, its } of both) expect(key(mine.end) >= key(its.end)).toBe(true);
+    expect(wrong(b)).toEqual([]);
   });
 });
 
