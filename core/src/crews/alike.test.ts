@@ -108,7 +108,9 @@ describe('drying on racks', () => {
     );
     expect(findFaults(s, both).map((f) => f.text)).toContain('A/coat dries on rack 1 until 2026-03-02.');
     const none = list.map((p) => (p.operation === 'A/coat' ? { ...p, driesOn: undefined } : p)) as Planned[];
-    expect(findFaults(s, none).map((f) => f.text)).toContain('What A/coat leaves wet has no rack to dry on.');
+    expect(findFaults(s, none).map((f) => f.text)).toContain(
+      'What A/coat leaves wet has no rack to dry on: plan it anew.',
+    );
   });
 });
 

@@ -122,7 +122,7 @@ export const findFaults = (shop: Shop, plan: readonly Planned[]): Fault[] => {
   const checkRack = (p: Planned, op: Operation): void => {
     if (op.dryOn === undefined || op.dry === 0) return;
     if (p.driesOn === undefined || places.get(p.driesOn)?.kind !== op.dryOn)
-      say('place', op.id, `What ${op.id} leaves wet has no ${op.dryOn} to dry on.`);
+      say('place', op.id, `What ${op.id} leaves wet has no ${op.dryOn} to dry on: plan it anew.`);
   };
   const checkOut = (p: Planned, op: Operation): void => {
     for (const o of shop.out ?? [])

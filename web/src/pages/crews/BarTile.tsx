@@ -24,6 +24,7 @@ const Tile = chakra('button', {
     color: 'woodink',
     px: '3px',
     overflow: 'hidden',
+    textOverflow: 'ellipsis',
     textAlign: 'left',
     whiteSpace: 'nowrap',
     lineHeight: 1.2,
@@ -47,10 +48,13 @@ export const Backdrop = ({
   bar,
   lanes,
   label,
+  words,
 }: {
   readonly bar: Bar;
   readonly lanes: number;
   readonly label: string;
+  /** What stands on it, where it is wide enough. */
+  readonly words?: string;
 }) => (
   <Box
     position="absolute"
@@ -63,7 +67,13 @@ export const Backdrop = ({
     title={label}
     aria-hidden
     pointerEvents="none"
-  />
+  >
+    {words !== undefined && bar.to - bar.from > TELLS && (
+      <Box as="span" className="cond" px="4px" bg="sheet" fontSize="13px">
+        {words}
+      </Box>
+    )}
+  </Box>
 );
 
 /** One block on the board: draggable, and taken in hand by a press. Its width is how long it takes. */

@@ -289,7 +289,13 @@ export const BoardGrid = ({
                       onPick={() => onPick({ task: b.op.id, visit: b.k, row: r.id })}
                     />
                   ) : (
-                    <Backdrop key={b.key} bar={b} lanes={r.lanes} label={`${b.op.orderId} ${b.op.title}`} />
+                    <Backdrop
+                      key={b.key}
+                      bar={b}
+                      lanes={r.lanes}
+                      label={`${b.op.orderId} ${b.op.title}`}
+                      {...(r.kind === 'rack' ? { words: String(b.op.orderId) } : {})}
+                    />
                   ),
                 )}
                 {!narrow &&

@@ -1,5 +1,4 @@
 import { Box } from '@chakra-ui/react';
-import { daysBetween } from '@rubbet/core/days';
 import { printMinutes } from '@rubbet/core/measure';
 import { shortDay } from '../../data/days.ts';
 import type { BoardData, BoardOperation, MoveData } from '../../data/types.ts';
@@ -7,7 +6,7 @@ import { Button, QuietButton } from '../../parts/Button.tsx';
 import { Heading, Soft } from '../../parts/Text.tsx';
 import { waitsOf } from './BarTile.tsx';
 import { clock } from './clock.ts';
-import { holdWords, roundWords } from './planWords.ts';
+import { holdWords, nightWords, overlapWords, roundWords } from './planWords.ts';
 
 /** Where every block of a move stood before it. */
 export type Before = MoveData['before'];
@@ -103,9 +102,8 @@ export const PlanSays = ({
               : {v.people.map((p) => nameOf.get(p) ?? p).join(', ') || 'nobody named'}
               {v.trailer === null ? '' : `, ${data.trailers.find((t) => t.id === v.trailer)?.name ?? v.trailer}`}
               {roundWords(data, held, v) === '' ? '' : `; ${roundWords(data, held, v)}`}
-              {held.station === 'site' && v.end.day > v.start.day
-                ? `; they stay ${daysBetween(v.start.day, v.end.day) === 1 ? 'the night' : `${daysBetween(v.start.day, v.end.day)} nights`} there`
-                : ''}
+              {nightWords(held, v) === '' ? '' : `; ${nightWords(held, v)}`}
+              {k === 0 && overlapWords(data, held) !== '' ? `; ${overlapWords(data, held)}` : ''}
             </Box>
           ))}
           {held.visits.length === 0 && <Soft>It has no place on the board yet.</Soft>}

@@ -1,5 +1,6 @@
+import { daysBetween } from '@rubbet/core/days';
 import type { BoardData, BoardOperation } from '../../data/types.ts';
-import { roundWords } from './planWords.ts';
+import { nightsOf, roundWords } from './planWords.ts';
 
 type Visit = BoardOperation['visits'][number];
 
@@ -20,11 +21,16 @@ export interface Stint {
 const OUTSIDE: Readonly<Record<string, string>> = { yard: 'Yard', road: 'Road and site', site: 'Site' };
 
 /** What is taken along to work, by where it is done. */
-const bringOf = (data: BoardData, op: BoardOperation, visit: Visit): string[] => [
+const bringOf = (data: BoardData, op: BoardOperation, visit: Visit, day: string): string[] => [
   ...(visit.trailer === null ? [] : [data.trailers.find((t) => t.id === visit.trailer)?.name ?? visit.trailer]),
   ...(op.station === 'road' ? ['straps', 'planks', 'the site sheet'] : []),
   ...(op.station === 'site' ? ['level', 'string line', 'ladder', 'the site sheet'] : []),
   ...(op.station === 'paint' ? ['paint', 'brushes'] : []),
+  ...(nightsOf(op, visit) > 0 && day < visit.end.day
+    ? [
+        `your things for ${daysBetween(day, visit.end.day) === 1 ? 'the night' : `${daysBetween(day, visit.end.day)} nights`}`,
+      ]
+    : []),
 ];
 
 /** Somebody's day in the order of its hours. */
@@ -43,7 +49,7 @@ export const dayOfPerson = (data: BoardData, key: string, day: string): Stint[] 
                 to: p.to,
                 place: data.places.find((x) => x.id === op.place)?.name ?? OUTSIDE[op.station] ?? '',
                 withWhom: visit.people.filter((k) => k !== key).map((k) => name.get(k) ?? k),
-                bring: bringOf(data, op, visit),
+                bring: bringOf(data, op, visit, day),
                 round: roundWords(data, op, visit),
               }))
           : [],

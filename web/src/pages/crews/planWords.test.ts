@@ -1,6 +1,7 @@
 import { blockOf, boardOf, visitOf } from '../../testing/board.ts';
 import { waitsOf } from './BarTile.tsx';
-import { holdWords, planWords, roundWords } from './planWords.ts';
+import { dayOfPerson } from './myDay.ts';
+import { holdWords, nightWords, overlapWords, planWords, roundWords } from './planWords.ts';
 
 type Plan = Parameters<typeof planWords>[0];
 const plan = (more: Partial<Plan> = {}): Plan => ({
@@ -63,6 +64,43 @@ describe('what weather keeps back', () => {
   ])('is told in working days', (op, words) => {
     expect(holdWords(op)).toBe(words);
     expect(waitsOf(boardOf({ operations: [op] }), op).map((w) => w.words)).toEqual(words === undefined ? [] : [words]);
+  });
+});
+
+describe('nights away', () => {
+  const away = visitOf('2026-05-06', 720, 570, ['1', '2'], {
+    end: { day: '2026-05-08', minute: 570 },
+    pieces: [
+      { day: '2026-05-06', from: 720, to: 960 },
+      { day: '2026-05-07', from: 480, to: 960 },
+      { day: '2026-05-08', from: 480, to: 570 },
+    ],
+  });
+  const site = blockOf('7/site', { station: 'site', visits: [away] });
+  it('are told, and what is taken along for those that are to come', () => {
+    expect(nightWords(site, away)).toBe('they stay 2 nights there');
+    expect(nightWords(site, visitOf('2026-05-06', 480, 900))).toBe('');
+    const data = boardOf({ operations: [site] });
+    const bring = (day: string) => dayOfPerson(data, '1', day)[0]?.bring.filter((b) => b.startsWith('your things'));
+    expect(bring('2026-05-06')).toEqual(['your things for 2 nights']);
+    expect(bring('2026-05-07')).toEqual(['your things for the night']);
+    expect(bring('2026-05-08')).toEqual([]);
+  });
+  it('are none of work in the shop that goes on the next day', () => {
+    expect(nightWords(blockOf('7/frame', { station: 'bay' }), away)).toBe('');
+  });
+});
+
+describe('what begins while the rest is at the saw', () => {
+  it('says so, where it does', () => {
+    const saw = blockOf('7/saw', { visits: [visitOf('2026-05-06', 480, 720)] });
+    const frame = (from: number) =>
+      blockOf('7/frame', { overlaps: ['7/saw'], needs: ['7/saw'], visits: [visitOf('2026-05-06', from, from + 120)] });
+    const words = (from: number, done = false) =>
+      overlapWords(boardOf({ operations: [{ ...saw, done }, frame(from)] }), frame(from));
+    expect(words(660)).toBe('begins while the rest is at the saw');
+    expect(words(720)).toBe('');
+    expect(words(660, true)).toBe('');
   });
 });
 

@@ -1,3 +1,4 @@
+import { daysBetween } from '@rubbet/core/days';
 import { printMinutes } from '@rubbet/core/measure';
 import { shortDay } from '../../data/days.ts';
 import type { BoardData, BoardOperation, ReplanData } from '../../data/types.ts';
@@ -21,6 +22,29 @@ export const roundWords = (data: BoardData, op: BoardOperation, visit: BoardOper
   if (next && next.orderId === op.orderId && !before) return 'they stay there for what is built on site';
   if (op.station !== 'road') return `${parts.join(', ')}, set up once`;
   return `one trip: ${parts.join(', ')}; ${parts.length > 1 ? 'all' : 'both'} are loaded at the shop`;
+};
+
+/** Nights that the people of a visit stay on the site. */
+export const nightsOf = (op: BoardOperation, visit: BoardOperation['visits'][number]): number =>
+  op.station === 'site' ? Math.max(0, daysBetween(visit.start.day, visit.end.day)) : 0;
+
+/** That people stay the night on the site; nothing where they come home. */
+export const nightWords = (op: BoardOperation, visit: BoardOperation['visits'][number]): string => {
+  const n = nightsOf(op, visit);
+  return n === 0 ? '' : `they stay ${n === 1 ? 'the night' : `${n} nights`} there`;
+};
+
+/** That a block begins before what it needs is done, where it does. */
+export const overlapWords = (data: BoardData, op: BoardOperation): string => {
+  const start = op.visits[0]?.start;
+  const key = (m: { readonly day: string; readonly minute: number }): string =>
+    `${m.day} ${String(m.minute).padStart(4, '0')}`;
+  const goesOn = op.overlaps.some((need) => {
+    const before = data.operations.find((o) => o.id === need);
+    const end = before?.visits.at(-1)?.end;
+    return before?.done === false && start !== undefined && end !== undefined && key(end) > key(start);
+  });
+  return goesOn ? 'begins while the rest is at the saw' : '';
 };
 
 /** What weather keeps a block from the days on which all else that it needs is there, in words; nothing where none does. */

@@ -16,6 +16,7 @@ import { useNotice } from '../../parts/Notice.tsx';
 import { Heading, Soft, Title } from '../../parts/Text.tsx';
 import { sizeOf } from '../rack/sizes.ts';
 import { waitsOf } from '../crews/BarTile.tsx';
+import { nightWords, overlapWords } from '../crews/planWords.ts';
 import { clock } from '../crews/clock.ts';
 import { OrderDays } from './OrderDays.tsx';
 import { useStation } from './OrderPage.tsx';
@@ -170,6 +171,11 @@ export const DaysStation = () => {
                       dry {shortDay(last.dry.day)} {clock(last.dry.minute)}
                     </Soft>
                   )}
+                  {[overlapWords(data, o), ...o.visits.map((v) => nightWords(o, v))]
+                    .filter((words) => words !== '')
+                    .map((words) => (
+                      <Soft key={words}>{words}</Soft>
+                    ))}
                   {waitsOf(data, o).map((w) => (
                     <Box key={w.mark} color="keel" fontSize="14px">
                       {w.words.replace(/\d{4}-\d\d-\d\d/, (d) => shortDay(d))}
