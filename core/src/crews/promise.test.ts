@@ -45,6 +45,25 @@ const frame = (order: string, minutes: number): Operation => ({
 });
 const wanted = { id: 'new', due: addDays(FIRST, 30), weight: 1000 };
 
+describe('an order that has its turn already', () => {
+  const busy = shop({
+    orders: [{ id: 'X', due: addDays(FIRST, 30), weight: 1000 }],
+    operations: [frame('X', 960)],
+  });
+  it('is promised in that turn, and one more behind all that is planned', () => {
+    const rules = { samples: 20, rounds: 10 };
+    // Two days of eight hours come first, or not.
+    expect(promiseDay(busy, wanted, [frame('new', 240)], rules).planned).toBe(addDays(FIRST, 2));
+    expect(promiseDay(busy, wanted, [frame('new', 240)], { ...rules, begins: 0 }).planned).toBe(FIRST);
+  });
+  it('comes behind what is pinned all the same', () => {
+    const pinned = { ...busy, pins: [{ operation: 'X/frame', start: 480, place: 'bay', people: ['Ada'] }] };
+    const found = promiseDay(pinned, wanted, [frame('new', 240)], { samples: 20, rounds: 10, begins: 0 });
+    expect(found.planned).toBe(addDays(FIRST, 2));
+    expect(found.days['95'] !== null && found.days['95'] >= addDays(FIRST, 2)).toBe(true);
+  });
+});
+
 describe('what a shop makes of blocks', () => {
   const walkIn = computeOrder({
     spec: parseSpec({ family: 'walk-in', params: {} }),

@@ -64,6 +64,8 @@ export interface PromiseRules {
   readonly spread?: Readonly<Record<string, number>>;
   /** Minutes that people would stay longer on each of the next so many days, to see what that saves. */
   readonly longer?: { readonly minutes: number; readonly days: number };
+  /** When it is planned to begin, where it has its turn already; else it comes after all that is planned. Minutes. */
+  readonly begins?: number;
 }
 
 /** A number of the normal distribution, by Box and Muller's way. */
@@ -71,17 +73,19 @@ const normal = (random: () => number): number =>
   Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
 
 /**
- * Promises a day for one more order: what is planned keeps its turn, the order comes after it, and fills what is left. How long work
- * takes and on which days it rains is drawn again and again, the same every time.
+ * Promises a day for an order: what is planned keeps its turn, one more comes after it, and fills what is left; one that is planned comes
+ * in its own. How long work takes and on which days it rains is drawn again and again, the same every time.
  */
 export const promiseDay = (
   shop: Shop,
   order: ShopOrder,
   operations: readonly Operation[],
-  { samples = 100, rounds = 300, spread = {}, longer = { minutes: 120, days: 5 } }: PromiseRules = {},
+  { samples = 100, rounds = 300, spread = {}, longer = { minutes: 120, days: 5 }, begins }: PromiseRules = {},
 ): Promised => {
-  const turn = turnOf(shop, rounds);
-  const all: Shop = { ...shop, orders: [...turn, order], operations: [...shop.operations, ...operations] };
+  const turn = turnOf(shop, rounds, begins);
+  const inTurn = new Set(turn.map((o) => o.id));
+  const others = shop.operations.filter((o) => inTurn.has(o.order));
+  const all: Shop = { ...shop, orders: [...turn, order], operations: [...others, ...operations] };
   const doneBy = (of: Shop): { readonly day: Day | null; readonly cents: number } => {
     const board = new Board(of);
     const before = turn.map(({ id }) => board.place(id));
@@ -158,8 +162,8 @@ export const promiseDay = (
   return { planned, days: { 50: at(0.5), 80: at(0.8), 95: at(0.95) }, samples, inTheWay };
 };
 
-/** Orders in the turn in which they are planned to begin. */
-const turnOf = (shop: Shop, rounds: number): ShopOrder[] => {
+/** Orders in the turn in which they are planned to begin, up to a moment; what is pinned or stands in a bay is there in any case. */
+const turnOf = (shop: Shop, rounds: number, before = Infinity): ShopOrder[] => {
   const { plan } = planCrews(shop, { rounds });
   const begins = new Map<string, number>();
   for (const p of plan) begins.set(p.order, Math.min(begins.get(p.order) ?? Infinity, p.start));
@@ -167,5 +171,5 @@ const turnOf = (shop: Shop, rounds: number): ShopOrder[] => {
   // What stands somewhere already is there before the rest.
   const rank = (o: ShopOrder): number => (pinned.has(o.id) || o.bay !== undefined ? 0 : 1);
   const at = (o: ShopOrder): number => begins.get(o.id) ?? Number.MAX_SAFE_INTEGER;
-  return [...shop.orders].sort((a, b) => rank(a) - rank(b) || at(a) - at(b));
+  return shop.orders.filter((o) => rank(o) === 0 || at(o) <= before).sort((a, b) => rank(a) - rank(b) || at(a) - at(b));
 };

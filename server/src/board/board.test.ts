@@ -457,6 +457,27 @@ describe('a day that is promised', () => {
   });
 });
 
+describe('how sure the day of a planned order is', () => {
+  it('is told in its own turn: it is done as planned, and no surer the sooner', async () => {
+    const b = await board();
+    const of = (o: BoardAnswer['orders'][0]) => b.operations.filter((x) => x.orderId === o.id && !x.done);
+    const one = b.orders.find(
+      (o) => o.ends !== null && o.late === 0 && o.delivery === null && of(o).every((x) => !x.pinned),
+    );
+    const { body } = await office.get(`/api/board/promise/${one?.id ?? 0}`).expect(200);
+    const p = body as PromiseAnswer;
+    expect((p.half ?? '9') <= (p.likely ?? '9') && (p.likely ?? '9') <= (p.sure ?? '9')).toBe(true);
+    // Nothing of it begins before the day that people were told.
+    const last =
+      of(one as BoardAnswer['orders'][0])
+        .map((x) => x.visits.at(-1)?.start.day ?? '')
+        .sort()
+        .at(-1) ?? '';
+    expect((p.planned ?? '') >= last).toBe(true);
+    expect((p.half ?? '9') >= last).toBe(true);
+  });
+});
+
 describe('days that are not like the others', () => {
   it('somebody is away for a morning, and there after all', async () => {
     const b = await board();

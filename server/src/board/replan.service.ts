@@ -220,7 +220,24 @@ export class Replan {
     return [...days];
   }
 
-  /** The days that an order can be promised for, as it is drawn now. */
+  /** An order that is planned: what is left of it, none of it before the day that people were told; undefined where it is not. */
+  private onBoard(s: BoardState, id: string) {
+    const order = s.shop.orders.find((o) => o.id === id);
+    const told = s.shop.published.filter((p) => p.operation.startsWith(`${id}/`));
+    if (!order || told.length === 0) return undefined;
+    const days = new Map(
+      [...told, ...s.shop.pins].map((p) => [p.operation, addDays(s.today, Math.floor(p.start / DAY))]),
+    );
+    const operations = s.shop.operations
+      .filter((o) => o.order === id)
+      .map((o) => {
+        const day = days.get(o.id);
+        return day !== undefined && day > (o.from ?? '') ? { ...o, from: day } : o;
+      });
+    return { order, operations, begins: Math.min(...told.map((p) => p.start)) };
+  }
+
+  /** The days that an order can be promised for, as it is drawn now; one that is planned keeps its turn. */
   async promise(orderId: number): Promise<PromiseAnswer> {
     const order = await this.orders.find(orderId);
     const [s, figures, spreads, rules] = await Promise.all([
@@ -244,8 +261,8 @@ export class Replan {
       pins: s.shop.pins.filter((p) => !p.operation.startsWith(`${mine}/`)),
       published: s.shop.published.filter((p) => !p.operation.startsWith(`${mine}/`)),
     };
-    const found: Promised = await this.pool.run('promiseDay', {
-      shop,
+    const there = this.onBoard(s, mine);
+    const asked = there ?? {
       order: {
         id: mine,
         due: order.wantedBy,
@@ -258,7 +275,16 @@ export class Replan {
         figures.operations,
         blockRulesOf(s, figures.operations, window, order.model === null ? undefined : `model ${order.model.id}`),
       ).map((o) => withTrip(o, trip)),
-      rules: { spread: spreads.bySkill, longer: { minutes: s.rules.overtime, days: LONGER_DAYS } },
+    };
+    const found: Promised = await this.pool.run('promiseDay', {
+      shop,
+      order: asked.order,
+      operations: asked.operations,
+      rules: {
+        spread: spreads.bySkill,
+        longer: { minutes: s.rules.overtime, days: LONGER_DAYS },
+        ...(there ? { begins: there.begins } : {}),
+      },
     });
     return {
       planned: found.planned,

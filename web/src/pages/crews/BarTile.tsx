@@ -24,7 +24,12 @@ const Tile = chakra('button', {
     color: 'woodink',
     px: '3px',
     overflow: 'hidden',
-    textOverflow: 'ellipsis',
+    // Its number is whole, whatever of its name has room beside it.
+    display: 'flex',
+    alignItems: 'center',
+    gap: '3px',
+    '& > strong': { flexShrink: 0 },
+    '& > span': { minWidth: 0, overflow: 'hidden', textOverflow: 'ellipsis' },
     textAlign: 'left',
     whiteSpace: 'nowrap',
     lineHeight: 1.2,
@@ -134,9 +139,15 @@ export const BarTile = ({
       {/* What would be cut off after a letter says less than nothing: its title and its row tell it. */}
       {bar.to - bar.from > TELLS && (
         <>
-          {op.done ? '✓ ' : pinned ? '⌖ ' : ''}
-          <strong>{op.orderId}</strong> {op.name}
-          {marks === '' ? '' : ` ${marks}`}
+          <strong>
+            {op.done ? '✓ ' : pinned ? '⌖ ' : ''}
+            {op.orderId}
+          </strong>
+          <span>
+            {' '}
+            {op.name}
+            {marks === '' ? '' : ` ${marks}`}
+          </span>
         </>
       )}
     </Tile>

@@ -1,7 +1,7 @@
 import { blockOf, boardOf, visitOf } from '../../testing/board.ts';
 import { waitsOf } from './BarTile.tsx';
 import { dayOfPerson } from './myDay.ts';
-import { holdWords, nightWords, overlapWords, planWords, roundWords } from './planWords.ts';
+import { afterWords, holdWords, nightWords, overlapWords, planWords, roundWords } from './planWords.ts';
 
 type Plan = Parameters<typeof planWords>[0];
 const plan = (more: Partial<Plan> = {}): Plan => ({
@@ -64,6 +64,19 @@ describe('what weather keeps back', () => {
   ])('is told in working days', (op, words) => {
     expect(holdWords(op)).toBe(words);
     expect(waitsOf(boardOf({ operations: [op] }), op).map((w) => w.words)).toEqual(words === undefined ? [] : [words]);
+  });
+});
+
+describe('what a block waits for', () => {
+  it('is told by name, but not what that waits for itself', () => {
+    const chain = [
+      blockOf('7/saw', { name: 'cut' }),
+      blockOf('7/frame', { name: 'frame', needs: ['7/saw'] }),
+      blockOf('7/coat-1', { name: '1st coat', needs: ['7/saw', '7/frame'], dry: 720 }),
+      blockOf('7/load', { name: 'load', needs: ['7/coat-1', '7/saw', '8/none'] }),
+    ];
+    const data = boardOf({ operations: chain });
+    expect(chain.map((o) => afterWords(data, o))).toEqual(['', 'after cut', 'after frame', 'after 1st coat, dry']);
   });
 });
 

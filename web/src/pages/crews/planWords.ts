@@ -34,6 +34,25 @@ export const nightWords = (op: BoardOperation, visit: BoardOperation['visits'][n
   return n === 0 ? '' : `they stay ${n === 1 ? 'the night' : `${n} nights`} there`;
 };
 
+/** What a block waits for by name, but for what that waits for itself: `after 1st coat, dry`. */
+export const afterWords = (data: BoardData, op: BoardOperation): string => {
+  const byId = new Map(data.operations.map((o) => [o.id, o]));
+  const behind = new Set<string>();
+  const visit = (id: string): void => {
+    for (const n of byId.get(id)?.needs ?? []) {
+      if (behind.has(n)) continue;
+      behind.add(n);
+      visit(n);
+    }
+  };
+  for (const n of op.needs) visit(n);
+  const names = op.needs
+    .filter((n) => !behind.has(n))
+    .flatMap((n) => byId.get(n) ?? [])
+    .map((o) => `${o.name}${o.dry > 0 ? ', dry' : ''}`);
+  return names.length === 0 ? '' : `after ${names.join(' and ')}`;
+};
+
 /** That a block begins before what it needs is done, where it does. */
 export const overlapWords = (data: BoardData, op: BoardOperation): string => {
   const start = op.visits[0]?.start;

@@ -16,9 +16,10 @@ import { useNotice } from '../../parts/Notice.tsx';
 import { Heading, Soft, Title } from '../../parts/Text.tsx';
 import { sizeOf } from '../rack/sizes.ts';
 import { waitsOf } from '../crews/BarTile.tsx';
-import { nightWords, overlapWords } from '../crews/planWords.ts';
+import { afterWords, nightWords, overlapWords } from '../crews/planWords.ts';
 import { clock } from '../crews/clock.ts';
 import { OrderDays } from './OrderDays.tsx';
+import { PromisePanel } from './PromisePanel.tsx';
 import { useStation } from './OrderPage.tsx';
 import { isOffice } from '../../data/roles.ts';
 
@@ -166,16 +167,15 @@ export const DaysStation = () => {
                 <td>
                   {o.name}
                   {o.visits.length > 1 ? ` in ${o.visits.length} visits` : ''}{' '}
-                  {o.dry > 0 && last && (
-                    <Soft>
-                      dry {shortDay(last.dry.day)} {clock(last.dry.minute)}
-                    </Soft>
-                  )}
-                  {[overlapWords(data, o), ...o.visits.map((v) => nightWords(o, v))]
-                    .filter((words) => words !== '')
-                    .map((words) => (
-                      <Soft key={words}>{words}</Soft>
-                    ))}
+                  <Soft>
+                    {[
+                      overlapWords(data, o) || afterWords(data, o),
+                      o.dry > 0 && last ? `dry ${shortDay(last.dry.day)} ${clock(last.dry.minute)}` : '',
+                      ...o.visits.map((v) => nightWords(o, v)),
+                    ]
+                      .filter((words) => words !== '')
+                      .join('; ')}
+                  </Soft>
                   {waitsOf(data, o).map((w) => (
                     <Box key={w.mark} color="keel" fontSize="14px">
                       {w.words.replace(/\d{4}-\d\d-\d\d/, (d) => shortDay(d))}
@@ -208,6 +208,7 @@ export const DaysStation = () => {
         than the forecast, or a customer’s ground is not ready, keep some.
       </Soft>
       <Waits order={order.id} />
+      {isOffice(me) && !order.deliveredAt && <PromisePanel order={order.id} wantedBy={order.wantedBy} planned />}
       <Box mt={5}>
         <LinkButton asChild>
           <Link to="/crews">See the whole board</Link>

@@ -29,7 +29,16 @@ const andDays = (days: readonly string[]): string =>
     .replace(/, ([^,]*)$/, ' and $1');
 
 /** The days that an order can be promised for, how sure each is, and what stands in the way of a sooner one. */
-export const PromisePanel = ({ order, wantedBy }: { readonly order: number; readonly wantedBy: string }) => {
+export const PromisePanel = ({
+  order,
+  wantedBy,
+  planned = false,
+}: {
+  readonly order: number;
+  readonly wantedBy: string;
+  /** It has its turn on the board already. */
+  readonly planned?: boolean;
+}) => {
   const show = useShow();
   const rules = useRules();
   const { fail } = useNotice();
@@ -58,12 +67,12 @@ export const PromisePanel = ({ order, wantedBy }: { readonly order: number; read
       : `With ${w.what === 'trailer' ? 'another trailer' : (WHAT[w.name] ?? w.name)} it is done ${w.days === 1 ? 'a day' : `${w.days} days`} sooner.`;
   return (
     <Box mt={6} data-testid="promise">
-      <Heading mb={1}>Which day can be promised</Heading>
+      <Heading mb={1}>{planned ? 'How sure its day is' : 'Which day can be promised'}</Heading>
       {!found && (
         <Box mb={2}>
           <Soft>
-            Behind everything that is on the board, with its people, bays, coats and the weather, and with how widely
-            logged times spread.
+            {planned ? 'In its turn on the board' : 'Behind everything that is on the board'}, with its people, bays,
+            coats and the weather, and with how widely logged times spread.
           </Soft>
         </Box>
       )}
@@ -113,7 +122,7 @@ export const PromisePanel = ({ order, wantedBy }: { readonly order: number; read
       )}
       <Box mt={2}>
         <QuietButton disabled={busy} onClick={() => void look()}>
-          {busy ? 'Looking …' : found ? 'Look again' : 'Look which day'}
+          {busy ? 'Looking …' : found ? 'Look again' : planned ? 'Look how sure' : 'Look which day'}
         </QuietButton>
       </Box>
     </Box>
