@@ -76,7 +76,7 @@ describe('what a block waits for', () => {
       blockOf('7/load', { name: 'load', needs: ['7/coat-1', '7/saw', '8/none'] }),
     ];
     const data = boardOf({ operations: chain });
-    expect(chain.map((o) => afterWords(data, o))).toEqual(['', 'after cut', 'after frame', 'after 1st coat, dry']);
+    expect(chain.map((o) => afterWords(data, o))).toEqual(['', 'after cut', 'after frame', 'once 1st coat is dry']);
   });
 });
 

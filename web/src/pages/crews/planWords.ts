@@ -34,7 +34,7 @@ export const nightWords = (op: BoardOperation, visit: BoardOperation['visits'][n
   return n === 0 ? '' : `they stay ${n === 1 ? 'the night' : `${n} nights`} there`;
 };
 
-/** What a block waits for by name, but for what that waits for itself: `after 1st coat, dry`. */
+/** What a block waits for by name, but for what that waits for itself: `after frame`, `once 1st coat is dry`. */
 export const afterWords = (data: BoardData, op: BoardOperation): string => {
   const byId = new Map(data.operations.map((o) => [o.id, o]));
   const behind = new Set<string>();
@@ -49,8 +49,8 @@ export const afterWords = (data: BoardData, op: BoardOperation): string => {
   const names = op.needs
     .filter((n) => !behind.has(n))
     .flatMap((n) => byId.get(n) ?? [])
-    .map((o) => `${o.name}${o.dry > 0 ? ', dry' : ''}`);
-  return names.length === 0 ? '' : `after ${names.join(' and ')}`;
+    .map((o) => (o.dry > 0 ? `once ${o.name} is dry` : `after ${o.name}`));
+  return names.join(' and ');
 };
 
 /** That a block begins before what it needs is done, where it does. */
