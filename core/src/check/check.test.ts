@@ -169,7 +169,7 @@ describe('checks', () => {
           for (const f of checkBuild(build, spec))
             for (const id of f.where) expect([f.code, id, ids.has(id)]).toEqual([f.code, id, true]);
         }),
-        { numRuns: 12, seed: 4 },
+        { numRuns: 8, seed: 4 },
       );
   });
   it('puts stops first and offers no fix outside a range, for any parameters', () => {
@@ -194,7 +194,7 @@ describe('checks', () => {
                 expect(() => parseSpec({ family: family.key, params: { ...params, ...f.fix?.patch } })).not.toThrow();
           },
         ),
-        { numRuns: 25, seed: 2 },
+        { numRuns: 16, seed: 2 },
       );
     }
   });

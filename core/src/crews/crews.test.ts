@@ -32,7 +32,7 @@ describe('a plan of any shop', () => {
         expect(found.cost.total).toBeLessThanOrEqual(Math.min(...started));
         for (const total of started) expect(boundPlan(s)).toBeLessThanOrEqual(total);
       }),
-      { numRuns: 40 },
+      { numRuns: 28 },
     );
   });
   it('is the same every time, and moves nothing where it is told again', () => {
@@ -91,7 +91,7 @@ describe('a plan that people have been told', () => {
           }
         },
       ),
-      { numRuns: 40 },
+      { numRuns: 28 },
     );
   });
   it('stays as it is where nothing came in its way, and a plan anew never costs more than keeping it', () => {

@@ -58,7 +58,7 @@ describe.each(FAMILIES.map((f) => [f.key] as const))('drawings of %s', (key) => 
         const b = buildSpec(parseSpec({ family: key, params }));
         for (const view of VIEWS) expect([view, collisions(drawBuild(b, view))]).toEqual([view, []]);
       }),
-      { numRuns: 12, seed: 5, endOnFailure: true },
+      { numRuns: 8, seed: 5, endOnFailure: true },
     );
   });
   it('says what the unit measures', () => {

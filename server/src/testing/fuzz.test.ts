@@ -4,7 +4,7 @@ import { openTestApp } from './testApp.ts';
 import type { Agent, TestApp } from './testApp.ts';
 
 /** Bad requests that are sent, the same ones every time; another `SEED` sends others. */
-const REQUESTS = Number(process.env.FUZZ_REQUESTS ?? 900);
+const REQUESTS = Number(process.env.FUZZ_REQUESTS ?? 700);
 const SEED = Number(process.env.SEED ?? 20_260);
 /** A request is never allowed to take longer, whatever is in it; far over what an honest one takes. */
 const LONGEST_MS = 15_000;
