@@ -81,7 +81,7 @@ export const onFrom = (
   places: readonly number[],
 ): Spot | undefined => {
   if (w.op.trailer === true) {
-    const on = t.trips.open(w.op).find((t) => t.last.op.id === after);
+    const on = t.trips.open(w.op).find(({ last }) => last.op.id === after);
     return on && joinTrip(t, w, ready, on.last, on.leaves);
   }
   if (after === w.op.onward) return stayOn(t, w, t.arrivesBy(w.op, ready), t.broughtBy(w.op));

@@ -136,8 +136,8 @@ export class Spots extends Timetable {
   ): Spot | undefined {
     let best: Spot | undefined;
     for (const { who, slots, shortest } of w.rhythms)
-      for (const one of who)
-        for (let n = w.op.people[1]; n >= w.op.people[0] && w.able.all.includes(one); n--) {
+      for (const one of who.filter((i) => w.able.all.includes(i)))
+        for (let n = w.op.people[1]; n >= w.op.people[0]; n--) {
           const length = w.lengths[n] as number;
           // What lies within one of their days is looked for with everybody else's.
           if (length <= shortest) continue;

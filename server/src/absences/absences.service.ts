@@ -1,8 +1,8 @@
-import { BadRequestException, Inject, Injectable } from '@nestjs/common';
+import { Inject, Injectable } from '@nestjs/common';
 import type { User } from '../auth/auth.answers.ts';
 import { shopToday } from '../business/readBusiness.ts';
 import { daySpan, minutesIn } from '../common/daySpan.ts';
-import { dropDay, LISTED_DAYS, writeDays } from '../common/writtenDays.ts';
+import { checkPerson, dropDay, LISTED_DAYS, writeDays } from '../common/writtenDays.ts';
 import { noteDeed } from '../database/audit.ts';
 import { DB } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
@@ -40,8 +40,7 @@ export class Absences {
     return transact(this.db, async (trx) => {
       await lockShared(trx, 'board');
       const days = await daySpan(trx, body.day, body.until);
-      if (!(await trx('users').where({ id: body.userId, active: true }).first('id')))
-        throw new BadRequestException({ code: 'invalid', message: 'Choose somebody of the book of people.' });
+      await checkPerson(trx, body.userId);
       const said = { ...minutesIn(body.part), note: body.note ?? '', by: me.name };
       await writeDays(trx, 'absences', { user_id: body.userId }, days, said);
       await noteDeed(trx, me, { action: 'away', entity: 'person', id: body.userId, detail: { ...body } });

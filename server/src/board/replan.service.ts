@@ -240,9 +240,8 @@ export class Replan {
   /** The days that an order can be promised for, as it is drawn now; one that is planned keeps its turn. */
   async promise(orderId: number): Promise<PromiseAnswer> {
     const order = await this.orders.find(orderId);
-    const [s, figures, spreads, rules] = await Promise.all([
+    const [s, spreads, rules] = await Promise.all([
       readBoard(this.db),
-      this.orders.figures(order, order.accepted?.revisionId),
       readSpreads(this.db),
       readKeptBusinessRules(this.db),
     ]);
@@ -262,20 +261,23 @@ export class Replan {
       published: s.shop.published.filter((p) => !p.operation.startsWith(`${mine}/`)),
     };
     const there = this.onBoard(s, mine);
-    const asked = there ?? {
-      order: {
-        id: mine,
-        due: order.wantedBy,
-        weight: s.rules.lateDay,
-        ...(size ? { size } : {}),
-        ...(window ? { window } : {}),
-      },
-      operations: operationsOf(
-        mine,
-        figures.operations,
-        blockRulesOf(s, figures.operations, window, order.model === null ? undefined : `model ${order.model.id}`),
-      ).map((o) => withTrip(o, trip)),
+    const drawn = async () => {
+      const { operations } = await this.orders.figures(order, order.accepted?.revisionId);
+      const alike = order.model === null ? undefined : `model ${order.model.id}`;
+      return {
+        order: {
+          id: mine,
+          due: order.wantedBy,
+          weight: s.rules.lateDay,
+          ...(size ? { size } : {}),
+          ...(window ? { window } : {}),
+        },
+        operations: operationsOf(mine, operations, blockRulesOf(s, operations, window, alike)).map((o) =>
+          withTrip(o, trip),
+        ),
+      };
     };
+    const asked = there ?? (await drawn());
     const found: Promised = await this.pool.run('promiseDay', {
       shop,
       order: asked.order,

@@ -1,4 +1,4 @@
-import { NotFoundException } from '@nestjs/common';
+import { BadRequestException, NotFoundException } from '@nestjs/common';
 import type { Db } from '../database/connect.ts';
 import { lockShared } from '../database/locks.ts';
 
@@ -7,6 +7,12 @@ export type DaysTable = 'absences' | 'outages' | 'crew_days';
 
 /** Most days that are listed. */
 export const LISTED_DAYS = 500;
+
+/** Somebody of whom days are written down is one of the book. */
+export const checkPerson = async (trx: Db, id: number): Promise<void> => {
+  if (!(await trx('users').where({ id, active: true }).first('id')))
+    throw new BadRequestException({ code: 'invalid', message: 'Choose somebody of the book of people.' });
+};
 
 /** Writes something down for some days; a day that is written down already is written over. */
 export const writeDays = async (

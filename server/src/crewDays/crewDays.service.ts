@@ -2,7 +2,7 @@ import { BadRequestException, Inject, Injectable } from '@nestjs/common';
 import type { User } from '../auth/auth.answers.ts';
 import { shopToday } from '../business/readBusiness.ts';
 import { daySpan } from '../common/daySpan.ts';
-import { dropDay, LISTED_DAYS, writeDays } from '../common/writtenDays.ts';
+import { checkPerson, dropDay, LISTED_DAYS, writeDays } from '../common/writtenDays.ts';
 import { noteDeed } from '../database/audit.ts';
 import { DB } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
@@ -40,8 +40,7 @@ export class CrewDays {
     return transact(this.db, async (trx) => {
       await lockShared(trx, 'board');
       const days = await daySpan(trx, body.day, body.until);
-      if (!(await trx('users').where({ id: body.userId, active: true }).first('id')))
-        throw new BadRequestException({ code: 'invalid', message: 'Choose somebody of the book of people.' });
+      await checkPerson(trx, body.userId);
       if (body.crew !== null && !(await trx('crews').where({ id: body.crew, active: true }).first('id')))
         throw new BadRequestException({ code: 'invalid', message: 'Choose a crew that is on the board.' });
       await writeDays(trx, 'crew_days', { user_id: body.userId }, days, { crew_id: body.crew, by: me.name });

@@ -1,5 +1,6 @@
 import { SKILLS } from '@rubbet/core/crews';
 import type { BoardData, BoardOperation } from '../../data/types.ts';
+import { sortKey } from './clock.ts';
 import type { Axis, BoardRow } from './layBoard.ts';
 
 /** What a block is asked to when it is put on a row: that place, or people of it who can do the work, as many as did it. */
@@ -55,19 +56,17 @@ export const clashAt = (
   ask: { readonly place?: string; readonly people?: readonly string[] },
   visit = 0,
 ): string | undefined => {
-  const key = (m: { readonly day: string; readonly minute: number }): string =>
-    `${m.day} ${String(m.minute).padStart(4, '0')}`;
-  const start = key(to);
-  if (start < `${data.today} ${String(data.now).padStart(4, '0')}`) return 'That time is over.';
+  const start = sortKey(to);
+  if (start < sortKey({ day: data.today, minute: data.now })) return 'That time is over.';
   const earlier = visit > 0 ? op.visits[visit - 1] : undefined;
-  if (earlier && key(earlier.end) > start) return 'Its day before is not over by then.';
+  if (earlier && sortKey(earlier.end) > start) return 'Its day before is not over by then.';
   for (const need of op.needs) {
     const before = data.operations.find((o) => o.id === need);
     const last = before?.visits.at(-1);
     // How far it may begin before that is done the server judges.
     const [first] = op.overlaps.includes(need) ? (before?.visits ?? []) : [];
-    if (first && key(first.start) <= start) continue;
-    if (before && !before.done && last && key(last.dry) > start)
+    if (first && sortKey(first.start) <= start) continue;
+    if (before && !before.done && last && sortKey(last.dry) > start)
       return `${before.name} is ${before.dry > 0 ? 'not dry' : 'not done'} by then.`;
   }
   const people = ask.people ?? op.visits[visit]?.people ?? [];

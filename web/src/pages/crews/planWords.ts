@@ -2,6 +2,7 @@ import { daysBetween } from '@rubbet/core/days';
 import { printMinutes } from '@rubbet/core/measure';
 import { shortDay } from '../../data/days.ts';
 import type { BoardData, BoardOperation, ReplanData } from '../../data/types.ts';
+import { sortKey } from './clock.ts';
 
 type Plan = ReplanData['plans'][number];
 const days = (n: number): string => (n === 1 ? 'a day' : `${n} days`);
@@ -56,12 +57,10 @@ export const afterWords = (data: BoardData, op: BoardOperation): string => {
 /** That a block begins before what it needs is done, where it does. */
 export const overlapWords = (data: BoardData, op: BoardOperation): string => {
   const start = op.visits[0]?.start;
-  const key = (m: { readonly day: string; readonly minute: number }): string =>
-    `${m.day} ${String(m.minute).padStart(4, '0')}`;
   const goesOn = op.overlaps.some((need) => {
     const before = data.operations.find((o) => o.id === need);
     const end = before?.visits.at(-1)?.end;
-    return before?.done === false && start !== undefined && end !== undefined && key(end) > key(start);
+    return before?.done === false && start !== undefined && end !== undefined && sortKey(end) > sortKey(start);
   });
   return goesOn ? 'begins while the rest is at the saw' : '';
 };
