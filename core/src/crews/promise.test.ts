@@ -45,6 +45,17 @@ const frame = (order: string, minutes: number): Operation => ({
 });
 const wanted = { id: 'new', due: addDays(FIRST, 30), weight: 1000 };
 
+describe('an order whose wood is to come', () => {
+  it('is promised for when it has come, and told what having it today would save', () => {
+    const late = { ...frame('new', 240), from: addDays(FIRST, 3) };
+    const found = promiseDay(shop(), wanted, [late], { samples: 20, rounds: 10 });
+    expect(found.planned).toBe(addDays(FIRST, 3));
+    expect(found.inTheWay).toContainEqual({ what: 'material', name: 'material', days: 3 });
+    const there = promiseDay(shop(), wanted, [frame('new', 240)], { samples: 20, rounds: 10 });
+    expect(there.inTheWay.map((w) => w.what)).not.toContain('material');
+  });
+});
+
 describe('an order that has its turn already', () => {
   const busy = shop({
     orders: [{ id: 'X', due: addDays(FIRST, 30), weight: 1000 }],

@@ -19,7 +19,7 @@ export interface Promised {
   readonly samples: number;
   /** What it waits for: with one more of this it would be done so many days sooner; overtime costs so many cents. */
   readonly inTheWay: readonly {
-    readonly what: 'place' | 'skill' | 'trailer' | 'overtime';
+    readonly what: 'place' | 'skill' | 'trailer' | 'material' | 'overtime';
     readonly name: string;
     readonly days: number;
     readonly cents?: number;
@@ -156,6 +156,10 @@ export const promiseDay = (
     ),
     ...(operations.some((o) => o.trailer)
       ? gain('trailer', 'trailer', { trailers: [...shop.trailers, 'another trailer'] })
+      : []),
+    // Where it has its turn already, the days before which its work may not begin are those that were told.
+    ...(begins === undefined && operations.some((o) => o.from !== undefined)
+      ? gain('material', 'material', { operations: [...others, ...operations.map(({ from: _, ...o }) => o)] })
       : []),
     ...stayLonger(),
   ].sort((a, b) => b.days - a.days);

@@ -18,6 +18,8 @@ export interface CrewRules {
   readonly racks: number;
   /** A site that its customer has not said is ready is not gone to within so many days. */
   readonly confirm: number;
+  /** Days until what nobody has ordered is there, where neither item nor supplier says; with 0 no work waits for what is not ordered. */
+  readonly lead: number;
   /** How long people stay over the shop's hours where they do. */
   readonly overtime: number;
   /** Chance of rain from which work in the rain waits, 0 to 1; coldest for coats, and for concrete, °F; windiest for panels, mph. */
@@ -40,6 +42,7 @@ export const CREW_RULES: CrewRules = {
   driving: 3000,
   racks: 0,
   confirm: 2,
+  lead: 3,
   overtime: 120,
   rain: 0.5,
   coat: 50,

@@ -94,6 +94,7 @@ const BOUNDS: Readonly<Record<string, readonly [number, number]>> = {
   'crews.driving': [0, 50_000],
   'crews.racks': [0, 40],
   'crews.confirm': [0, 30],
+  'crews.lead': [0, 60],
   'crews.overtime': [0, 240],
   'crews.rain': [0, 1],
   'crews.coat': [0, 90],

@@ -7,9 +7,11 @@ import type { FoundationPlan } from '../site/index.ts';
 import { driveMinutes, measureLabour, measureRepeat, METHODS, planOperations, planSteps } from '../steps/index.ts';
 import type { Method, Operation, Step } from '../steps/index.ts';
 import { withItems } from '../stock/index.ts';
+import { takesOf } from '../takeoff/index.ts';
 import type { Takeoff } from '../takeoff/index.ts';
 import type { Build } from '../unit/index.ts';
 import type { BusinessRules } from './businessRules.ts';
+import { giveTakes } from './giveTakes.ts';
 import { CREW } from './methodRules.ts';
 import type { MethodRules } from './methodRules.ts';
 
@@ -230,7 +232,10 @@ const countOut = (
   const takeoff = takeoffOf(build);
   const steps = planSteps(build, { rates: rules.labour, miles, method, there, foundation, quantity });
   const repeat = measureRepeat(quantity, rules.labour.learning);
-  const operations = planOperations(steps, repeat, build.facts.indoors === true);
+  const operations = giveTakes(
+    planOperations(steps, repeat, build.facts.indoors === true),
+    takesOf(build, takeoff, quantity),
+  );
   const labour = measureLabour(steps, repeat);
   const drive = driveMinutes(miles, rules.labour);
   const work = labour.site / CREW;

@@ -10,3 +10,4 @@ export * from './ripSources.ts';
 export * from './netNeeds.ts';
 export * from './addUp.ts';
 export * from './bundlesOf.ts';
+export * from './allotStock.ts';

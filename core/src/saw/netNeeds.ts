@@ -1,21 +1,14 @@
-/** Something that an order needs, however many it takes. Inches; a size that an item does not have is null. */
-export interface Wanted {
-  readonly item: string;
-  readonly length: number | null;
-  readonly width: number | null;
-  readonly quantity: number;
+import type { StockCount } from '../stock/index.ts';
+
+/** Something that an order needs, however many it takes. */
+export interface Wanted extends StockCount {
   readonly order: number;
   /** The day that it is needed. */
   readonly by: string;
 }
 
 /** What there is of something, or is on its way. */
-export interface There {
-  readonly item: string;
-  readonly length: number | null;
-  readonly width: number | null;
-  readonly quantity: number;
-}
+export type There = StockCount;
 
 /** What is to be bought of a size, and why. */
 export interface Need {

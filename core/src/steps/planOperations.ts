@@ -1,3 +1,4 @@
+import type { StockCount } from '../stock/index.ts';
 import { overlapOf } from './overlaps.ts';
 import type { Overlap } from './overlaps.ts';
 import type { Place, Step, Station } from './types.ts';
@@ -32,6 +33,8 @@ export interface Operation {
   /** Of its needs, those that it may begin before they are done. */
   readonly overlaps: Readonly<Record<string, Overlap>>;
   readonly steps: readonly string[];
+  /** What must be there before it begins; blocks kept from before do not say. */
+  readonly takes?: readonly StockCount[];
 }
 
 /** A night's drying between coats; common practice, no source. */

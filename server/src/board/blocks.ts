@@ -20,6 +20,7 @@ const columnsOf = (orderId: number, o: Operation, room: Room) => ({
   dry: o.dry,
   needs: JSON.stringify(o.needs.map((n) => `${orderId}/${n}`)),
   overlaps: Object.keys(o.overlaps).length === 0 ? null : JSON.stringify(o.overlaps),
+  takes: o.takes === undefined ? null : JSON.stringify(o.takes),
   size: room ? JSON.stringify(room) : null,
 });
 

@@ -32,6 +32,16 @@ export interface Visit {
   readonly pieces: readonly Stretch[];
 }
 
+/** What of all that a block is made of is not on the rack: what is on its way, and what nobody has ordered, by its names. */
+export interface BlockMaterial {
+  /** The first day on which all of it can be there. */
+  readonly day: string;
+  readonly coming: readonly string[];
+  readonly buy: readonly string[];
+  /** The last day to order it on, for the day that the block is planned for. */
+  readonly orderBy: string | null;
+}
+
 /** A block of work on the board, or one that has no place yet. */
 export interface BoardOperation {
   readonly id: string;
@@ -54,8 +64,8 @@ export interface BoardOperation {
   /** Bay or saw that it is done at. */
   readonly place: string | null;
   readonly visits: readonly Visit[];
-  /** Day on which the last of what it is made of comes, where it waits for some. */
-  readonly material: string | null;
+  /** What of all that it is made of is not there yet. */
+  readonly material: BlockMaterial | null;
   /** Minutes that it may end later without its order being late; none where it has no place. */
   readonly float: number | null;
   /** What keeps it from the days on which all that it needs is there: weather, or its site. */

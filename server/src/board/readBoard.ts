@@ -2,6 +2,7 @@ import type { CrewRules, Hop, Person, Place, Shop } from '@rubbet/core/crews';
 import { dayIn, minuteIn } from '@rubbet/core/order';
 import type { Business } from '@rubbet/core/order';
 import { addDays } from '@rubbet/core/days';
+import type { StockCount } from '@rubbet/core/stock';
 import type { Operation as StepOperation, Station } from '@rubbet/core/steps';
 import { readBusiness } from '../business/readBusiness.ts';
 import { readJson } from '../database/connect.ts';
@@ -11,11 +12,13 @@ import { readKeptBusinessRules } from '../settings/readKeptBusinessRules.ts';
 import { seededForecast } from '../weather/forecast.ts';
 import type { DayForecast } from '../weather/forecast.ts';
 import { AHEAD, HISTORY } from './ahead.ts';
-import type { Visit } from './board.answers.ts';
+import type { BlockMaterial, Visit } from './board.answers.ts';
 import { placesOf, readPeople } from './boardRows.ts';
 import { readMaterials } from './readMaterials.ts';
+import type { Taker } from './readMaterials.ts';
 import { hopsOf, readTrips } from './readTrips.ts';
 import type { OrderTrip } from './readTrips.ts';
+import { takersOf } from './takersOf.ts';
 import { toShop } from './toShop.ts';
 
 export interface OperationRecord {
@@ -37,6 +40,7 @@ export interface OperationRecord {
   readonly dry: number;
   readonly needs: unknown;
   readonly overlaps: unknown;
+  readonly takes: unknown;
   readonly size: unknown;
   readonly row: string | null;
   readonly visits: unknown;
@@ -51,10 +55,12 @@ export interface OperationRecord {
 /** A block as the board has it. */
 export interface Block extends Omit<
   OperationRecord,
-  'needs' | 'overlaps' | 'size' | 'visits' | 'stops' | 'pinned' | 'done' | 'spans'
+  'needs' | 'overlaps' | 'takes' | 'size' | 'visits' | 'stops' | 'pinned' | 'done' | 'spans'
 > {
   readonly needs: readonly string[];
   readonly overlaps: StepOperation['overlaps'];
+  /** What must be there before it begins; nothing of blocks kept from before. */
+  readonly takes: readonly StockCount[];
   readonly size: readonly [number, number, number] | null;
   readonly visits: readonly Visit[];
   readonly stops: StepOperation['stops'];
@@ -89,7 +95,9 @@ export interface BoardState {
   readonly places: readonly (Place & { readonly row: string })[];
   readonly people: readonly (Person & { readonly key: string; readonly notes: ReadonlyMap<string, string> })[];
   readonly trailers: readonly { readonly id: string; readonly name: string }[];
-  readonly materials: ReadonlyMap<number, string>;
+  /** Work that takes something from the rack, and what of it must be waited for, by the block. */
+  readonly takers: readonly Taker[];
+  readonly materials: ReadonlyMap<string, BlockMaterial>;
   readonly confirmed: ReadonlyMap<number, number>;
   /** What the saw is set up for, by the order: its batch, or its model. */
   readonly alike: ReadonlyMap<number, string>;
@@ -120,6 +128,7 @@ const toBlock = (o: OperationRecord): Block => ({
   ...o,
   needs: readJson<string[]>(o.needs),
   overlaps: o.overlaps === null ? {} : readJson<Block['overlaps']>(o.overlaps),
+  takes: o.takes === null ? [] : readJson<StockCount[]>(o.takes),
   size: o.size === null ? null : readJson<[number, number, number]>(o.size),
   visits: o.visits === null ? [] : readJson<Visit[]>(o.visits),
   stops: o.stops === null ? [] : readJson<StepOperation['stops']>(o.stops),
@@ -161,7 +170,7 @@ export const readBoard = async (db: Db, at = new Date()): Promise<BoardState> =>
   const today = dayIn(business.timeZone, at);
   const now = minuteIn(business.timeZone, at);
   const since = addDays(today, -HISTORY);
-  const [all, rows, records, days, trailers, materials, confirmed, out, alike, deliveries] = await Promise.all([
+  const [all, rows, records, days, trailers, confirmed, out, alike, deliveries] = await Promise.all([
     readKeptBusinessRules(db),
     db('crews').where({ active: true }).orderBy('seq').limit(MOST_ROWS) as Promise<Record<string, unknown>[]>,
     db('operations')
@@ -174,16 +183,22 @@ export const readBoard = async (db: Db, at = new Date()): Promise<BoardState> =>
       .select('operations.*', 'orders.wanted_by', 'orders.title') as Promise<OperationRecord[]>,
     db('calendar_days').where('day', '>=', since).orderBy('day').limit(1000),
     readTrailers(db),
-    readMaterials(db),
     count(db, 'visit_items'),
     db('outages').where('day', '>=', since).orderBy('day').limit(1000),
     readAlike(db),
     db('deliveries').where('day', '>=', today).limit(2000).select('order_id', 'day', 'arrives', 'trailer_id'),
   ]);
   const going = [...new Set(records.filter((r) => !r.done).map((r) => r.order_id))];
-  const [people, trips] = await Promise.all([
+  const blocks = records.map(toBlock);
+  const built = (await db('work_orders')
+    .whereIn('order_id', [...new Set(records.map((r) => r.order_id))])
+    .whereNotNull('done_at')
+    .pluck('order_id')) as number[];
+  const takers = takersOf(blocks, new Set(built), today, now);
+  const [people, trips, materials] = await Promise.all([
     readPeople(db, business, rows, today),
     readTrips(db, going, trailers, all),
+    readMaterials(db, takers, today, all.crews.lead),
   ]);
   const forecast = seededForecast.days(today, since, HISTORY + AHEAD, business, business.timeZone);
   const state = {
@@ -193,7 +208,7 @@ export const readBoard = async (db: Db, at = new Date()): Promise<BoardState> =>
     rules: all.crews,
     trips,
     hops: hopsOf(trips, all),
-    blocks: records.map(toBlock),
+    blocks,
     days: days.map((d) => ({
       day: d.day as string,
       closed: Boolean(d.closed),
@@ -207,6 +222,7 @@ export const readBoard = async (db: Db, at = new Date()): Promise<BoardState> =>
     places: placesOf(rows, all.crews.racks),
     people,
     trailers: trailers.map((t) => ({ id: t.id, name: t.name })),
+    takers,
     materials,
     confirmed,
     alike,

@@ -1,11 +1,158 @@
+import { addDays } from '@rubbet/core/days';
+import { allotStock } from '@rubbet/core/saw';
+import type { Asks, Coming } from '@rubbet/core/saw';
+import { findItem, withItems } from '@rubbet/core/stock';
+import type { StockCount } from '@rubbet/core/stock';
+import type { BatchPiece } from '../batches/batches.answers.ts';
+import { readFreeRack } from '../batches/gather.ts';
 import { readWants } from '../batches/readWants.ts';
+import { readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
+import { readItems } from '../items/readItems.ts';
+import type { BlockMaterial } from './board.answers.ts';
 
-/** Day on which the last wood of each order's open batches comes, by what is ordered. */
-export const readMaterials = async (db: Db): Promise<Map<number, string>> => {
-  const out = new Map<number, string>();
-  for (const { orders, coming } of await readWants(db))
-    for (const order of coming?.due ? orders : [])
-      if ((out.get(order) ?? '') < (coming?.due ?? '')) out.set(order, coming?.due ?? '');
+/** Most lines of what is ordered, and batches, that are looked through. */
+const MOST = 5000;
+const MOST_BATCHES = 300;
+
+/** Work that takes something, as it stands on the board or is asked for. */
+export interface Taker {
+  readonly id: string;
+  readonly order: number;
+  readonly takes: readonly StockCount[];
+  /** When it begins, to be sorted by; nothing where it has no place yet. */
+  readonly starts?: { readonly day: string; readonly minute: number };
+  /** What it takes has been taken, but leaves the rack's book only when its order is built. */
+  readonly begun: boolean;
+  /** Its batch's wood is looked for with it. */
+  readonly sawn: boolean;
+}
+
+/** Items of which a batch has pieces of an order, by the order. */
+const readBatched = async (db: Db, orders: ReadonlySet<number>): Promise<Map<number, Set<string>>> => {
+  const batches = (
+    (await db('batches').orderBy('id', 'desc').limit(MOST_BATCHES).select('id', 'orders')) as {
+      id: number;
+      orders: unknown;
+    }[]
+  ).filter((b) => readJson<number[]>(b.orders).some((o) => orders.has(o)));
+  const out = new Map<number, Set<string>>();
+  if (batches.length === 0) return out;
+  const lines = (await db('batch_lines')
+    .whereIn(
+      'batch_id',
+      batches.map((b) => b.id),
+    )
+    .select('item', 'pieces')) as { item: string; pieces: unknown }[];
+  for (const l of lines)
+    for (const { order, item } of readJson<BatchPiece[]>(l.pieces).flatMap((p) =>
+      p.parts.map(({ order: o }) => ({ order: o, item: l.item })),
+    ))
+      out.set(order, (out.get(order) ?? new Set()).add(item));
   return out;
+};
+
+/** What is ordered and has not come. */
+const readComing = async (db: Db): Promise<(StockCount & { readonly due: string | null })[]> =>
+  (await db('purchase_lines')
+    .join('purchases', 'purchases.id', 'purchase_lines.purchase_id')
+    .whereIn('purchases.state', ['ordered', 'in part'])
+    .whereRaw('purchase_lines.quantity > purchase_lines.received')
+    .limit(MOST)
+    .select(
+      'purchase_lines.item',
+      'purchase_lines.length',
+      'purchase_lines.width',
+      'purchases.due',
+      db.raw('purchase_lines.quantity - purchase_lines.received AS quantity'),
+    )) as unknown as (StockCount & { due: string | null })[];
+
+/** Days that it takes until what is ordered of an item is there, by the item, then by its supplier. */
+const readLeads = async (db: Db, usual: number): Promise<(item: string) => number> => {
+  const rows = (await db('items')
+    .leftJoin('suppliers', 'suppliers.id', 'items.supplier_id')
+    .select('items.item', 'items.lead_days as own', 'suppliers.lead_days as theirs')) as {
+    item: string;
+    own: number | null;
+    theirs: number | null;
+  }[];
+  const days = new Map(rows.map((r) => [r.item, r.own ?? r.theirs ?? usual]));
+  return (item) => days.get(item) ?? usual;
+};
+
+const turnOf = (t: Taker): string =>
+  t.begun ? '' : t.starts ? `${t.starts.day} ${String(t.starts.minute).padStart(4, '0')}` : '9';
+
+/**
+ * What work on the board must wait for of what it is made of: neither on the rack nor spoken for by whoever begins before, and on its
+ * way, or still to be ordered.
+ * @param usual days until what nobody has ordered is there, where neither item nor supplier says; 0 where nothing waits for that
+ */
+export const readMaterials = async (
+  db: Db,
+  takers: readonly Taker[],
+  today: string,
+  usual: number,
+): Promise<Map<string, BlockMaterial>> => {
+  const orders = new Set(takers.map((t) => t.order));
+  const [changes, free, booked, ordered, wants, batched, lead] = await Promise.all([
+    readItems(db),
+    readFreeRack(db, 0),
+    db('stock').distinct().pluck('item') as unknown as Promise<string[]>,
+    readComing(db),
+    readWants(db),
+    readBatched(db, orders),
+    readLeads(db, usual),
+  ]);
+  const bought = (item: string): string => addDays(today, lead(item));
+  // Who has not come on the day that was told comes tomorrow at the soonest.
+  const comes = (item: string, due: string | null): string =>
+    due === null ? bought(item) : due > today ? due : addDays(today, 1);
+  const coming: Coming[] = ordered.map(({ due, ...c }) => ({ ...c, day: comes(c.item, due) }));
+  return withItems(changes, () => {
+    const sheet = (item: string): boolean => findItem(item).kind === 'sheet';
+    // A whole sheet has no size of its own on the rack, nor where it is ordered.
+    const plain = <T extends StockCount>(c: T): T => (sheet(c.item) ? { ...c, length: null, width: null } : c);
+    const turns = [...takers].sort((a, b) => turnOf(a).localeCompare(turnOf(b)));
+    // What a batch wants has its turn with the first of its orders.
+    const asks: Asks[] = turns.flatMap((t): Asks[] => [
+      ...(t.sawn
+        ? wants.flatMap((w, k) =>
+            turns.find((x) => x.sawn && w.orders.has(x.order)) === t
+              ? [{ id: `want ${k}`, takes: [plain({ item: w.item, length: w.length, width: w.width, quantity: 1 })] }]
+              : [],
+          )
+        : []),
+      { id: t.id, takes: t.takes.filter((c) => batched.get(t.order)?.has(c.item) !== true) },
+    ]);
+    const found = allotStock(
+      asks,
+      free.filter((r) => !sheet(r.item) || r.mark === '').map((r) => plain({ ...r, quantity: r.free })),
+      coming.map(plain),
+      new Set([...booked, ...wants.map((w) => w.item)]),
+      bought,
+    );
+    const out = new Map<string, BlockMaterial>();
+    for (const t of turns) {
+      if (t.begun) continue;
+      const mine = [t.id, ...wants.flatMap((w, k) => (t.sawn && w.orders.has(t.order) ? [`want ${k}`] : []))].flatMap(
+        (id) => found.get(id) ?? [],
+      );
+      const items = (of: 'coming' | 'buy'): string[] => [...new Set(mine.flatMap((m) => m[of]))];
+      const buy = usual > 0 ? items('buy') : [];
+      const late = items('coming');
+      if (buy.length + late.length === 0) continue;
+      const day = mine
+        .filter((m) => m.coming.length > 0 || usual > 0)
+        .reduce((last, m) => (m.day > last ? m.day : last), today);
+      const name = (item: string): string => findItem(item).name;
+      out.set(t.id, {
+        day,
+        coming: late.map(name),
+        buy: buy.map(name),
+        orderBy: t.starts && buy.length > 0 ? addDays(t.starts.day, -Math.max(...buy.map(lead))) : null,
+      });
+    }
+    return out;
+  });
 };

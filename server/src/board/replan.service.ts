@@ -18,6 +18,8 @@ import type { BoardAnswer, BoardFault, PromiseAnswer, ProposalAnswer, ReplanAnsw
 import type { CauseDto, ChooseDto } from './board.dto.ts';
 import { Board } from './board.service.ts';
 import { readBoard } from './readBoard.ts';
+import { readMaterials } from './readMaterials.ts';
+import { takersOfOrder } from './takersOf.ts';
 import type { BoardState } from './readBoard.ts';
 import { hopsOf, readTrips, withTrip } from './readTrips.ts';
 import { savePlan } from './savePlan.ts';
@@ -264,6 +266,9 @@ export class Replan {
     const drawn = async () => {
       const { operations } = await this.orders.figures(order, order.accepted?.revisionId);
       const alike = order.model === null ? undefined : `model ${order.model.id}`;
+      // What is on the board takes first.
+      const takers = [...s.takers.filter((t) => t.order !== orderId), ...takersOfOrder(orderId, operations)];
+      const materials = await readMaterials(this.db, takers, s.today, s.rules.lead);
       return {
         order: {
           id: mine,
@@ -272,9 +277,10 @@ export class Replan {
           ...(size ? { size } : {}),
           ...(window ? { window } : {}),
         },
-        operations: operationsOf(mine, operations, blockRulesOf(s, operations, window, alike)).map((o) =>
-          withTrip(o, trip),
-        ),
+        operations: operationsOf(mine, operations, blockRulesOf(s, operations, window, alike)).map((o) => {
+          const from = materials.get(o.id)?.day;
+          return withTrip(from !== undefined && from > s.today ? { ...o, from } : o, trip);
+        }),
       };
     };
     const asked = there ?? (await drawn());

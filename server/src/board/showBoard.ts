@@ -1,9 +1,9 @@
 import { blockOf, DAY, findFaults, findHolds, makeClock, printMoment, visitId } from '@rubbet/core/crews';
 import type { Fault, Planned } from '@rubbet/core/crews';
 import { addDays, daysBetween, weekday } from '@rubbet/core/days';
-import type { BoardAnswer, BoardFault, BoardOperation, BoardOrder } from './board.answers.ts';
+import type { BlockMaterial, BoardAnswer, BoardFault, BoardOperation, BoardOrder } from './board.answers.ts';
 import { momentOf } from './toShop.ts';
-import type { BoardState } from './readBoard.ts';
+import type { Block, BoardState } from './readBoard.ts';
 
 /** Days behind today that the board begins with, and how far ahead its calendar is told. */
 const BEHIND = 35;
@@ -21,8 +21,14 @@ export const sayDay = (day: string, long = false): string =>
     .replace(',', '')
     .replace('Sept', 'Sep');
 
+/** `a, b and c`; of many the first three. */
+const andList = (names: readonly string[]): string =>
+  (names.length > 4 ? [...names.slice(0, 3), `${names.length - 3} more`] : names)
+    .join(', ')
+    .replace(/, ([^,]*)$/, ' and $1');
+
 /** Texts of the plan name blocks by their ids and days as the computer writes them; people read names and weekdays. */
-export const sayFault = (s: Pick<BoardState, 'blocks' | 'trailers'>, text: string): string => {
+export const sayFault = (s: Pick<BoardState, 'blocks' | 'trailers' | 'materials'>, text: string): string => {
   const names = new Map(s.blocks.map((b) => [b.id, b.name]));
   return s.trailers
     .reduce(
@@ -33,6 +39,14 @@ export const sayFault = (s: Pick<BoardState, 'blocks' | 'trailers'>, text: strin
           .replace(`${id} is not to be had`, `The ${name} is not to be had`),
       text,
     )
+    .replace(/What (\S+) is made of comes on (\S+)\./, (all, operation: string, day: string) => {
+      const { buy = [], coming = [] } = s.materials.get(blockOf(operation)) ?? {};
+      return buy.length > 0
+        ? `For ${operation} ${andList(buy)} ${buy.length === 1 ? 'is' : 'are'} neither on the rack nor ordered: ordered today, all is there on ${day}.`
+        : coming.length > 0
+          ? `For ${operation} ${andList(coming)} ${coming.length === 1 ? 'is' : 'are'} ordered and not there before ${day}.`
+          : all;
+    })
     .replace(
       /The site of (\d+) is ready on (\S+)\./,
       'The customer of $1 has not said that the site is ready: nobody goes there before $2.',
@@ -132,6 +146,13 @@ const floatsOf = (s: BoardState, plan: readonly Planned[]): Map<string, number> 
   return out;
 };
 
+/** What a block waits for of what it is made of; what somebody has said of its wood goes before the rack's book. */
+const materialOf = (s: BoardState, b: Block): BlockMaterial | null => {
+  if (b.done) return null;
+  if (b.from_day === null) return s.materials.get(b.id) ?? null;
+  return b.from_day > s.today ? { day: b.from_day, coming: [], buy: [], orderBy: null } : null;
+};
+
 const ordersOf = (s: BoardState, plan: readonly Planned[]): BoardOrder[] => {
   const ids = [...new Set(s.blocks.map((b) => b.order_id))];
   return ids.map((id) => {
@@ -225,7 +246,7 @@ export const showBoard = (s: BoardState): BoardAnswer => {
       due: b.wanted_by,
       place: b.row,
       visits: b.visits,
-      material: b.done || b.station !== 'saw' ? null : (s.materials.get(b.order_id) ?? null),
+      material: materialOf(s, b),
       float: b.visits.length === 0 ? null : (floats.get(visitId(b.id, b.visits.length - 1)) ?? null),
       held: b.done ? null : (holds.get(b.id) ?? null),
     })),

@@ -10,7 +10,7 @@ import { agreedRounds, withTrip } from './readTrips.ts';
 export const momentOf = (today: string, m: Moment): number => dayMinute(today, m.day) + m.minute;
 
 /** Share of a block's work that is still to come, where some of it lies behind; 1 where it has not begun, or its time is over and it is not done. */
-const restOf = (b: Block, today: string, now: number): number => {
+export const restOf = (b: Pick<Block, 'visits'>, today: string, now: number): number => {
   const pieces = b.visits.flatMap((v) =>
     v.pieces.map((p) => [dayMinute(today, p.day) + p.from, dayMinute(today, p.day) + p.to] as const),
   );
@@ -108,14 +108,10 @@ export const toShop = (s: Omit<BoardState, 'shop'>): Shop => {
         s.alike.get(id),
       ),
     );
-    const last = s.materials.get(id);
     for (const o of made) {
-      const b = open.find((x) => x.id === o.id);
-      const from = [b?.from_day, b?.station === 'saw' ? last : undefined]
-        .filter((x) => x != null && x > today)
-        .sort()
-        .at(-1);
-      operations.push(withTrip(from ? { ...o, from } : o, s.trips.get(id)));
+      // Whoever says when it comes knows better than the rack's book.
+      const from = open.find((x) => x.id === o.id)?.from_day ?? s.materials.get(o.id)?.day;
+      operations.push(withTrip(from !== undefined && from > today ? { ...o, from } : o, s.trips.get(id)));
     }
     for (const b of open)
       b.visits.forEach((v, k) => {

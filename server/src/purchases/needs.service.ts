@@ -23,8 +23,6 @@ const MOST = 60;
 const EFFORT = 0.5;
 /** Days before it is wanted that the wood of an order without a plan must be there. Common practice, no source. */
 const BEFORE = 7;
-/** Days that wood takes where nobody says. */
-const LEAD = 3;
 
 /** The first size that an item is sold in. */
 const sizeOfSold = (l: ItemLine): Pick<There, 'length' | 'width'> => {
@@ -96,7 +94,7 @@ export class Needs {
   }
 
   async show(): Promise<NeedsAnswer> {
-    const [{ saw, items: changes }, list, orders, coming, served, free] = await Promise.all([
+    const [{ saw, items: changes, crews }, list, orders, coming, served, free] = await Promise.all([
       this.settings.rules(),
       this.items.list(),
       this.wanting(),
@@ -187,7 +185,7 @@ export class Needs {
         r.strips.map((x) => x.part.order),
         r.width,
       );
-    return this.answer(list, { wanted, counted, free, coming }, changes, orders.length);
+    return this.answer(list, { wanted, counted, free, coming, lead: crews.lead }, changes, orders.length);
   }
 
   private async answer(
@@ -197,6 +195,8 @@ export class Needs {
       readonly counted: readonly Wanted[];
       readonly free: readonly RackStock[];
       readonly coming: readonly There[];
+      /** Days until what is ordered is there, where nobody says. */
+      readonly lead: number;
     },
     changes: Parameters<typeof withItems>[0],
     orders: number,
@@ -252,7 +252,7 @@ export class Needs {
         const mine = found.wanted.filter((w) => same(w, n));
         const from = (what: 'rack' | 'order'): number => mine.filter((w) => w.from === what).length;
         const sawnHere = cutStock(n.item);
-        const lead = item.leadDays ?? suppliers.get(item.supplierId ?? '') ?? LEAD;
+        const lead = item.leadDays ?? suppliers.get(item.supplierId ?? '') ?? found.lead;
         return {
           item: n.item,
           name: item.name,

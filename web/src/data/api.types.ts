@@ -886,6 +886,15 @@ export interface components {
     readonly Bench: import('@rubbet/core/site').Bench;
     /** @description What a fastener goes through and what it is held in, inches along it, where it is driven square. */
     readonly Bite: import('@rubbet/core/unit').Bite;
+    /** @description What of all that a block is made of is not on the rack: what is on its way, and what nobody has ordered, by its names. */
+    readonly BlockMaterial: {
+      /** @description The first day on which all of it can be there. */
+      readonly day: string;
+      readonly coming: readonly string[];
+      readonly buy: readonly string[];
+      /** @description The last day to order it on, for the day that the block is planned for. */
+      readonly orderBy: string | null;
+    };
     /** @description The crew board. */
     readonly BoardAnswer: {
       readonly today: string;
@@ -976,8 +985,8 @@ export interface components {
       /** @description Bay or saw that it is done at. */
       readonly place: string | null;
       readonly visits: readonly components['schemas']['Visit'][];
-      /** @description Day on which the last of what it is made of comes, where it waits for some. */
-      readonly material: string | null;
+      /** @description What of all that it is made of is not there yet. */
+      readonly material: components['schemas']['BlockMaterial'] | null;
       /** @description Minutes that it may end later without its order being late; none where it has no place. */
       readonly float: number | null;
       /** @description What keeps it from the days on which all that it needs is there: weather, or its site. */

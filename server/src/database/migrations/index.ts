@@ -11,6 +11,7 @@ import * as crewPlan from './009-crew-plan.ts';
 import * as rounds from './010-rounds.ts';
 import * as machines from './011-machines.ts';
 import * as overlaps from './012-overlaps.ts';
+import * as materials from './013-materials.ts';
 
 /** Every migration by name, oldest first. */
 export const migrations: Readonly<Record<string, Knex.Migration>> = {
@@ -26,6 +27,7 @@ export const migrations: Readonly<Record<string, Knex.Migration>> = {
   '010-rounds': rounds,
   '011-machines': machines,
   '012-overlaps': overlaps,
+  '013-materials': materials,
 };
 
 /** Name of the newest migration that this version knows. */

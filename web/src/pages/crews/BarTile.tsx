@@ -3,7 +3,7 @@ import { chakra } from '@chakra-ui/react';
 import { Box } from '@chakra-ui/react';
 import type { BoardData } from '../../data/types.ts';
 import type { Bar } from './layBoard.ts';
-import { holdWords } from './planWords.ts';
+import { holdWords, materialWords } from './planWords.ts';
 
 /** Height of one lane of a row, and of what is drawn in it. */
 export const LANE = 28;
@@ -154,18 +154,16 @@ export const BarTile = ({
   );
 };
 
-/** What a block waits for, as a mark on it, and in words. */
+/** What a block waits for, as a mark on it where it is of moment, and in words; `buy` where that is mended by ordering something. */
 export const waitsOf = (
   data: BoardData,
   op: BoardData['operations'][number],
-): { readonly mark: string; readonly words: string }[] => {
+): { readonly mark: string; readonly words: string; readonly buy?: boolean }[] => {
   if (op.done) return [];
   const order = data.orders.find((o) => o.id === op.orderId);
   const weather = holdWords(op);
   return [
-    ...(op.material !== null && op.material > data.today
-      ? [{ mark: '▤', words: `Its wood comes on ${op.material}` }]
-      : []),
+    ...materialWords(op.material, data.today).map(({ soon, ...m }) => ({ mark: soon ? '▤' : '', ...m })),
     ...((op.station === 'road' || op.station === 'site') && order?.confirmed === 0
       ? [{ mark: '⚑', words: 'The customer has confirmed nothing of the site yet' }]
       : []),

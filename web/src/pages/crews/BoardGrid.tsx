@@ -278,9 +278,7 @@ export const BoardGrid = ({
                       key={b.key}
                       bar={b}
                       rowId={r.id}
-                      marks={waitsOf(data, b.op)
-                        .map((w) => w.mark)
-                        .join('')}
+                      marks={[...new Set(waitsOf(data, b.op).map((w) => w.mark))].join('')}
                       late={late.has(b.op.orderId)}
                       faulty={faulty.has(b.op.id)}
                       held={held?.task === b.op.id && held.visit === b.k && held.row === r.id}

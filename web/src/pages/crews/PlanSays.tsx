@@ -4,7 +4,7 @@ import { shortDay } from '../../data/days.ts';
 import type { BoardData, BoardOperation, MoveData } from '../../data/types.ts';
 import { Button, QuietButton } from '../../parts/Button.tsx';
 import { Heading, Soft } from '../../parts/Text.tsx';
-import { waitsOf } from './BarTile.tsx';
+import { WaitLines } from './WaitLines.tsx';
 import { clock } from './clock.ts';
 import { holdWords, nightWords, overlapWords, roundWords } from './planWords.ts';
 
@@ -120,11 +120,7 @@ export const PlanSays = ({
               <Soft>{floatWords(held.float, day)}</Soft>
             </Box>
           )}
-          {waitsOf(data, held).map((w) => (
-            <Box key={w.mark} color="keel">
-              {w.mark} {w.words.replace(/\d{4}-\d\d-\d\d/, (d) => shortDay(d))}.
-            </Box>
-          ))}
+          <WaitLines data={data} op={held} buyer={onRelease !== undefined} />
           <Box mt={2} display="flex" gap={2} flexWrap="wrap">
             <Button onClick={() => onOpen(held.orderId)}>Open the order</Button>
             {(held.pinned || held.visits.some((v) => v.pinned)) && !held.done && onRelease && (

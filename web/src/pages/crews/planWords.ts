@@ -65,6 +65,56 @@ export const overlapWords = (data: BoardData, op: BoardOperation): string => {
   return goesOn ? 'begins while the rest is at the saw' : '';
 };
 
+/** Names one after the other, of many the first three. */
+const andNames = (names: readonly string[]): string =>
+  (names.length > 4 ? [...names.slice(0, 3), `${names.length - 3} more`] : names)
+    .join(', ')
+    .replace(/, ([^,]*)$/, ' and $1');
+
+/** Days before the last on which something is to be ordered, on which that is said on the board. */
+const SOON = 2;
+
+/**
+ * What of all that a block is made of is not there, in words, and whether it is time to see to it: it holds the block up, or is to be
+ * ordered in the next days.
+ */
+export const materialWords = (
+  material: BoardOperation['material'],
+  today: string,
+): { readonly words: string; readonly soon: boolean; readonly buy?: boolean }[] => {
+  if (material === null) return [];
+  const { day, coming, buy, orderBy } = material;
+  if (coming.length + buy.length === 0) return [{ words: `Its wood comes on ${shortDay(day)}`, soon: true }];
+  const left = orderBy === null ? undefined : daysBetween(today, orderBy);
+  const when =
+    left === undefined
+      ? ''
+      : left < 0
+        ? `: ordered today, all is there on ${shortDay(day)}, after it is to begin`
+        : left === 0
+          ? ': order today'
+          : `: order by ${shortDay(orderBy ?? day)}`;
+  return [
+    ...(coming.length > 0
+      ? [
+          {
+            words: `${andNames(coming)} ${coming.length === 1 ? 'is' : 'are'} ordered, not on the rack yet`,
+            soon: day > today,
+          },
+        ]
+      : []),
+    ...(buy.length > 0
+      ? [
+          {
+            words: `${andNames(buy)} ${buy.length === 1 ? 'is' : 'are'} neither on the rack nor ordered${when}`,
+            soon: (left ?? 0) <= SOON,
+            buy: true,
+          },
+        ]
+      : []),
+  ];
+};
+
 /** What weather keeps a block from the days on which all else that it needs is there, in words; nothing where none does. */
 export const holdWords = (op: BoardOperation): string | undefined => {
   const { held } = op;

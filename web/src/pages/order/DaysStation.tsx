@@ -15,7 +15,7 @@ import { Empty, Loading } from '../../parts/Loading.tsx';
 import { useNotice } from '../../parts/Notice.tsx';
 import { Heading, Soft, Title } from '../../parts/Text.tsx';
 import { sizeOf } from '../rack/sizes.ts';
-import { waitsOf } from '../crews/BarTile.tsx';
+import { WaitLines } from '../crews/WaitLines.tsx';
 import { afterWords, nightWords, overlapWords } from '../crews/planWords.ts';
 import { clock } from '../crews/clock.ts';
 import { OrderDays } from './OrderDays.tsx';
@@ -176,11 +176,7 @@ export const DaysStation = () => {
                       .filter((words) => words !== '')
                       .join('; ')}
                   </Soft>
-                  {waitsOf(data, o).map((w) => (
-                    <Box key={w.mark} color="keel" fontSize="14px">
-                      {w.words.replace(/\d{4}-\d\d-\d\d/, (d) => shortDay(d))}
-                    </Box>
-                  ))}
+                  <WaitLines data={data} op={o} buyer={isOffice(me)} />
                 </td>
                 <td>
                   {first

@@ -64,7 +64,9 @@ export const PromisePanel = ({
   const words = (w: PromiseData['inTheWay'][number]): string =>
     w.what === 'overtime'
       ? `${printMinutes(rules.crews.overtime)} overtime on ${andDays(w.on)} ${w.on.length === 1 ? 'saves' : 'save'} ${w.days === 1 ? 'a day' : `${w.days} days`}${w.cents === null ? '' : `, for ${show.money(w.cents)}`}.`
-      : `With ${w.what === 'trailer' ? 'another trailer' : (WHAT[w.name] ?? w.name)} it is done ${w.days === 1 ? 'a day' : `${w.days} days`} sooner.`;
+      : w.what === 'material'
+        ? `With all that it is made of on the rack today it is done ${w.days === 1 ? 'a day' : `${w.days} days`} sooner.`
+        : `With ${w.what === 'trailer' ? 'another trailer' : (WHAT[w.name] ?? w.name)} it is done ${w.days === 1 ? 'a day' : `${w.days} days`} sooner.`;
   return (
     <Box mt={6} data-testid="promise">
       <Heading mb={1}>{planned ? 'How sure its day is' : 'Which day can be promised'}</Heading>

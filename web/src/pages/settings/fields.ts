@@ -203,6 +203,13 @@ export const FIELDS: readonly SettingField[] = [
     'days',
     'Nobody is sent within so many days to a site whose customer has not said that it is ready.',
   ),
+  crews(
+    'crews.lead',
+    'What nobody has ordered comes in',
+    'plain',
+    'days',
+    'Where neither item nor supplier says. With 0 no work waits for what is not ordered.',
+  ),
   crews('crews.rain', 'Rain stops work from', 'share', 'chance', 'Raising and roofing outside, coats on site.'),
   crews(
     'crews.coat',
