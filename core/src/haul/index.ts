@@ -4,3 +4,4 @@ export * from './findTravels.ts';
 export * from './planTrips.ts';
 export * from './trailers.ts';
 export * from './rounds.ts';
+export * from './bedOf.ts';

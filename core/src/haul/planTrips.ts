@@ -12,7 +12,7 @@ export interface TripPlan {
 /** How far a panel may stand out behind the bed. Common practice, no source; local law decides. */
 export const OUT_BEHIND = 36;
 /** Air between panels that lie on battens. */
-const BATTEN = 0.75;
+export const BATTEN = 0.75;
 
 /**
  * Trips of a trailer for `quantity` units and what their foundation takes: by weight, and by the room on and over the bed. Panels lie

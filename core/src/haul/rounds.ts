@@ -1,5 +1,6 @@
 import { driveMinutes } from '../steps/index.ts';
 import type { LabourRates } from '../steps/index.ts';
+import type { FlatLoad } from './bedOf.ts';
 import type { Trailer } from './planLoad.ts';
 
 /** Where a site lies from the shop: miles of road, and which way, degrees from north over east. */
@@ -44,3 +45,12 @@ export const loadShares = (
     }),
   );
 };
+
+/** The same of panels and bundles that lie flat; what stands out behind a bed shares it with nothing. */
+export const flatShares = (load: FlatLoad, trailers: readonly Trailer[]): Readonly<Record<string, number>> =>
+  Object.fromEntries(
+    trailers.flatMap((t) => {
+      const share = Math.max(load.bed / t.bedLength, load.weight / t.carries);
+      return share <= 1 ? [[t.id, share]] : [];
+    }),
+  );

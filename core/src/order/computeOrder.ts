@@ -9,7 +9,7 @@ import type { Flock, FlockSizing } from '../flock/index.ts';
 import { buildSpec } from '../model/index.ts';
 import type { Spec } from '../model/index.ts';
 import type { Price } from '../price/index.ts';
-import type { Trailer } from '../haul/index.ts';
+import type { FlatLoad, Trailer } from '../haul/index.ts';
 import { planFoundation } from '../site/index.ts';
 import type { FoundationPlan, Survey } from '../site/index.ts';
 import type { Method, Operation, Step } from '../steps/index.ts';
@@ -61,6 +61,8 @@ export interface OrderSummary {
   readonly method?: Method;
   readonly trips?: number;
   readonly siteDays?: number;
+  /** What it takes of a trailer where it lies flat and one trip brings it: inches of bed, pounds. */
+  readonly load?: FlatLoad;
   /** Floor that it takes in a bay: the unit where it is raised there, else its largest panel; nothing where it is framed on site. */
   readonly room?: readonly [number, number, number];
   readonly price: number;
@@ -173,6 +175,7 @@ const compute = (input: OrderInput, rules: BusinessRules, effort: Effort): Order
       method,
       trips: chosen.trips,
       siteDays: chosen.siteDays,
+      ...(chosen.load ? { load: chosen.load } : {}),
       room: roomOf(chosen),
       price: price.net,
       marginShare: price.margin / price.net,

@@ -1,6 +1,6 @@
 import type { PanelLimits } from '../frame/index.ts';
-import { findTravels, OUT_BEHIND, planTrips, USUAL_TRAILER, weighCurb } from '../haul/index.ts';
-import type { Trailer, Travels } from '../haul/index.ts';
+import { bedOf, findTravels, OUT_BEHIND, planTrips, USUAL_TRAILER, weighCurb } from '../haul/index.ts';
+import type { FlatLoad, Trailer, Travels } from '../haul/index.ts';
 import { priceOrder } from '../price/index.ts';
 import type { Price } from '../price/index.ts';
 import type { FoundationPlan } from '../site/index.ts';
@@ -47,6 +47,8 @@ export interface Proposal {
   readonly nights: number;
   readonly travels: readonly Travels[];
   readonly trailer: Trailer;
+  /** What it takes of a trailer where it lies flat and one trip brings it. */
+  readonly load?: FlatLoad;
   readonly price: Price;
 }
 
@@ -156,6 +158,8 @@ interface Judged {
   readonly travels: readonly Travels[];
   readonly trailer: Trailer;
   readonly trips: number;
+  /** All that is brought, pounds. */
+  readonly weight: number;
   readonly there: ReadonlySet<string>;
   readonly possible: boolean;
   readonly reasons: readonly string[];
@@ -213,6 +217,7 @@ const judge = (
     travels,
     trailer,
     trips: plan.trips,
+    weight: plan.weight,
     there,
     possible: reasons.length === 0,
     reasons: reasons.length > 0 ? reasons : [speaksFor(build, method, travels, large)],
@@ -229,6 +234,7 @@ const countOut = (
 ): Proposal => {
   const { miles = 0, quantity = 1 } = site;
   const { build, method, there, trips } = judged;
+  const bed = trips === 1 ? bedOf(judged.travels, quantity) : undefined;
   const takeoff = takeoffOf(build);
   const steps = planSteps(build, { rates: rules.labour, miles, method, there, foundation, quantity });
   const repeat = measureRepeat(quantity, rules.labour.learning);
@@ -279,6 +285,7 @@ const countOut = (
     nights,
     travels: judged.travels,
     trailer: judged.trailer,
+    ...(bed === undefined ? {} : { load: { bed, weight: judged.weight } }),
     price,
   };
 };

@@ -13,6 +13,8 @@ import { seededForecast } from '../weather/forecast.ts';
 import type { DayForecast } from '../weather/forecast.ts';
 import { AHEAD, HISTORY } from './ahead.ts';
 import type { BlockMaterial, Visit } from './board.answers.ts';
+import { openDaysOf } from './openDays.ts';
+import type { OpenDays } from './openDays.ts';
 import { placesOf, readPeople } from './boardRows.ts';
 import { readMaterials } from './readMaterials.ts';
 import type { Taker } from './readMaterials.ts';
@@ -95,6 +97,7 @@ export interface BoardState {
   readonly places: readonly (Place & { readonly row: string })[];
   readonly people: readonly (Person & { readonly key: string; readonly notes: ReadonlyMap<string, string> })[];
   readonly trailers: readonly { readonly id: string; readonly name: string }[];
+  readonly open: OpenDays;
   /** Work that takes something from the rack, and what of it must be waited for, by the block. */
   readonly takers: readonly Taker[];
   readonly materials: ReadonlyMap<string, BlockMaterial>;
@@ -195,10 +198,14 @@ export const readBoard = async (db: Db, at = new Date()): Promise<BoardState> =>
     .whereNotNull('done_at')
     .pluck('order_id')) as number[];
   const takers = takersOf(blocks, new Set(built), today, now);
+  const open = openDaysOf(
+    business.workdays,
+    new Set(days.filter((d) => Boolean(d.closed)).map((d) => d.day as string)),
+  );
   const [people, trips, materials] = await Promise.all([
     readPeople(db, business, rows, today),
     readTrips(db, going, trailers, all),
-    readMaterials(db, takers, today, all.crews.lead),
+    readMaterials(db, takers, today, all.crews.lead, open),
   ]);
   const forecast = seededForecast.days(today, since, HISTORY + AHEAD, business, business.timeZone);
   const state = {
@@ -222,6 +229,7 @@ export const readBoard = async (db: Db, at = new Date()): Promise<BoardState> =>
     places: placesOf(rows, all.crews.racks),
     people,
     trailers: trailers.map((t) => ({ id: t.id, name: t.name })),
+    open,
     takers,
     materials,
     confirmed,

@@ -10,6 +10,7 @@ import { readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import { readItems } from '../items/readItems.ts';
 import type { BlockMaterial } from './board.answers.ts';
+import type { OpenDays } from './openDays.ts';
 
 /** Most lines of what is ordered, and batches, that are looked through. */
 const MOST = 5000;
@@ -93,6 +94,7 @@ export const readMaterials = async (
   takers: readonly Taker[],
   today: string,
   usual: number,
+  open: OpenDays,
 ): Promise<Map<string, BlockMaterial>> => {
   const orders = new Set(takers.map((t) => t.order));
   const [changes, free, booked, ordered, wants, batched, lead] = await Promise.all([
@@ -104,10 +106,11 @@ export const readMaterials = async (
     readBatched(db, orders),
     readLeads(db, usual),
   ]);
-  const bought = (item: string): string => addDays(today, lead(item));
+  // What comes while the shop is shut is brought on the next day that it is open.
+  const bought = (item: string): string => open.from(addDays(today, lead(item)));
   // Who has not come on the day that was told comes tomorrow at the soonest.
   const comes = (item: string, due: string | null): string =>
-    due === null ? bought(item) : due > today ? due : addDays(today, 1);
+    due === null ? bought(item) : due > today ? due : open.from(addDays(today, 1));
   const coming: Coming[] = ordered.map(({ due, ...c }) => ({ ...c, day: comes(c.item, due) }));
   return withItems(changes, () => {
     const sheet = (item: string): boolean => findItem(item).kind === 'sheet';
@@ -140,17 +143,23 @@ export const readMaterials = async (
       );
       const items = (of: 'coming' | 'buy'): string[] => [...new Set(mine.flatMap((m) => m[of]))];
       const buy = usual > 0 ? items('buy') : [];
-      const late = items('coming');
+      const late = items('coming').filter((item) => !buy.includes(item));
       if (buy.length + late.length === 0) continue;
       const day = mine
         .filter((m) => m.coming.length > 0 || usual > 0)
         .reduce((last, m) => (m.day > last ? m.day : last), today);
       const name = (item: string): string => findItem(item).name;
+      const start = t.starts?.day;
+      /** The last open day to order it on; as long as that is in time, today at the soonest. */
+      const orderOn = (begins: string): string => {
+        const last = open.until(addDays(begins, -Math.max(...buy.map(lead))));
+        return last < today && day <= begins ? today : last;
+      };
       out.set(t.id, {
         day,
         coming: late.map(name),
         buy: buy.map(name),
-        orderBy: t.starts && buy.length > 0 ? addDays(t.starts.day, -Math.max(...buy.map(lead))) : null,
+        orderBy: start !== undefined && buy.length > 0 ? orderOn(start) : null,
       });
     }
     return out;

@@ -1,6 +1,6 @@
 import { dayMinute } from '@rubbet/core/crews';
 import type { Fixed, Hop, Operation } from '@rubbet/core/crews';
-import { hopMinutes, loadShares } from '@rubbet/core/haul';
+import { flatShares, hopMinutes, loadShares } from '@rubbet/core/haul';
 import type { Trailer } from '@rubbet/core/haul';
 import type { BusinessRules, OrderSummary } from '@rubbet/core/order';
 import { readJson } from '../database/connect.ts';
@@ -9,7 +9,7 @@ import type { Db } from '../database/connect.ts';
 /** What the plan knows of where an order goes: what of a trailer its load takes, and when work may be done there. */
 export interface OrderTrip {
   readonly id: number;
-  /** By trailer; none where what goes there does not stand on one bed, or goes as panels. */
+  /** By trailer; none where what goes there does not stand or lie on one bed. */
   readonly loads: Readonly<Record<string, number>>;
   readonly window: readonly [number, number] | null;
   readonly miles: number;
@@ -56,7 +56,11 @@ export const readTrips = async (
         r.id,
         {
           id: r.id,
-          loads: whole ? loadShares(summary, r.quantity, trailers, limits) : {},
+          loads: whole
+            ? loadShares(summary, r.quantity, trailers, limits)
+            : summary?.load
+              ? flatShares(summary.load, trailers)
+              : {},
           window: r.opens === null || r.closes === null ? null : ([r.opens, r.closes] as const),
           miles: r.miles,
           bearing: r.bearing,

@@ -268,7 +268,7 @@ export class Replan {
       const alike = order.model === null ? undefined : `model ${order.model.id}`;
       // What is on the board takes first.
       const takers = [...s.takers.filter((t) => t.order !== orderId), ...takersOfOrder(orderId, operations)];
-      const materials = await readMaterials(this.db, takers, s.today, s.rules.lead);
+      const materials = await readMaterials(this.db, takers, s.today, s.rules.lead, s.open);
       return {
         order: {
           id: mine,

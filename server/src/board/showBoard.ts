@@ -42,9 +42,9 @@ export const sayFault = (s: Pick<BoardState, 'blocks' | 'trailers' | 'materials'
     .replace(/What (\S+) is made of comes on (\S+)\./, (all, operation: string, day: string) => {
       const { buy = [], coming = [] } = s.materials.get(blockOf(operation)) ?? {};
       return buy.length > 0
-        ? `For ${operation} ${andList(buy)} ${buy.length === 1 ? 'is' : 'are'} neither on the rack nor ordered: ordered today, all is there on ${day}.`
+        ? `For ${operation} there is not enough ${andList(buy)} on the rack or on order: what is ordered today is there on ${day}.`
         : coming.length > 0
-          ? `For ${operation} ${andList(coming)} ${coming.length === 1 ? 'is' : 'are'} ordered and not there before ${day}.`
+          ? `For ${operation} ${andList(coming)} ${coming.length === 1 ? 'is' : 'are'} ordered, and there on ${day}.`
           : all;
     })
     .replace(

@@ -1334,6 +1334,8 @@ export interface components {
      * @enum {string}
      */
     readonly FittingStyle: import('@rubbet/core/unit').FittingStyle;
+    /** @description What a load takes of a trailer on one trip: inches of its bed, and pounds. */
+    readonly FlatLoad: import('@rubbet/core/haul').FlatLoad;
     /** @description What the business delivers with. */
     readonly FleetAnswer: {
       readonly trailers: readonly components['schemas']['TrailerRecord'][];
@@ -2022,6 +2024,8 @@ export interface components {
       readonly method?: components['schemas']['Method'];
       readonly trips?: number;
       readonly siteDays?: number;
+      /** @description What it takes of a trailer where it lies flat and one trip brings it: inches of bed, pounds. */
+      readonly load?: components['schemas']['FlatLoad'];
       /** @description Floor that it takes in a bay: the unit where it is raised there, else its largest panel; nothing where it is framed on site. */
       readonly room?: readonly number[];
       readonly size: readonly number[];

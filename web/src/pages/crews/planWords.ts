@@ -71,12 +71,13 @@ const andNames = (names: readonly string[]): string =>
     .join(', ')
     .replace(/, ([^,]*)$/, ' and $1');
 
+const upper = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
 /** Days before the last on which something is to be ordered, on which that is said on the board. */
 const SOON = 2;
 
 /**
- * What of all that a block is made of is not there, in words, and whether it is time to see to it: it holds the block up, or is to be
- * ordered in the next days.
+ * What of all that a block is made of is not there, in words, and whether it is time to see to it.
  */
 export const materialWords = (
   material: BoardOperation['material'],
@@ -90,23 +91,19 @@ export const materialWords = (
     left === undefined
       ? ''
       : left < 0
-        ? `: ordered today, all is there on ${shortDay(day)}, after it is to begin`
+        ? `: what is ordered today is there on ${shortDay(day)}, after it is to begin`
         : left === 0
           ? ': order today'
           : `: order by ${shortDay(orderBy ?? day)}`;
+  const due = upper(`${andNames(coming)} ${coming.length === 1 ? 'is' : 'are'} ordered`);
   return [
     ...(coming.length > 0
-      ? [
-          {
-            words: `${andNames(coming)} ${coming.length === 1 ? 'is' : 'are'} ordered, not on the rack yet`,
-            soon: day > today,
-          },
-        ]
+      ? [{ words: buy.length === 0 ? `${due}, and there on ${shortDay(day)}` : due, soon: false }]
       : []),
     ...(buy.length > 0
       ? [
           {
-            words: `${andNames(buy)} ${buy.length === 1 ? 'is' : 'are'} neither on the rack nor ordered${when}`,
+            words: `Not enough ${andNames(buy)} on the rack or on order${when}`,
             soon: (left ?? 0) <= SOON,
             buy: true,
           },
