@@ -42,6 +42,13 @@ export interface BlockMaterial {
   readonly orderBy: string | null;
 }
 
+/** How far a block may begin before another is done: once a share of that is, while a share of its own still waits for all of it. */
+export interface BoardOverlap {
+  readonly need: string;
+  readonly after: number;
+  readonly last: number;
+}
+
 /** A block of work on the board, or one that has no place yet. */
 export interface BoardOperation {
   readonly id: string;
@@ -55,8 +62,8 @@ export interface BoardOperation {
   /** Minutes of the way there, and as many back, within each of its visits. */
   readonly way: number;
   readonly needs: readonly string[];
-  /** Of its needs, those that need not be done before it begins. */
-  readonly overlaps: readonly string[];
+  /** Of its needs, those that need not be done before it begins: a share of that is, and a share of its own waits for all of it. */
+  readonly overlaps: readonly BoardOverlap[];
   readonly done: boolean;
   readonly pinned: boolean;
   readonly version: number;

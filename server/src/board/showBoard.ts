@@ -239,7 +239,7 @@ export const showBoard = (s: BoardState): BoardAnswer => {
       dry: b.dry,
       way: 15 * Math.ceil(b.way / 15),
       needs: b.needs,
-      overlaps: Object.keys(b.overlaps).map((n) => `${b.order_id}/${n}`),
+      overlaps: Object.entries(b.overlaps).map(([n, o]) => ({ need: `${b.order_id}/${n}`, ...o })),
       done: b.done,
       pinned: b.pinned,
       version: b.version,

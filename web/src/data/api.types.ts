@@ -976,8 +976,8 @@ export interface components {
       /** @description Minutes of the way there, and as many back, within each of its visits. */
       readonly way: number;
       readonly needs: readonly string[];
-      /** @description Of its needs, those that need not be done before it begins. */
-      readonly overlaps: readonly string[];
+      /** @description Of its needs, those that need not be done before it begins: a share of that is, and a share of its own waits for all of it. */
+      readonly overlaps: readonly components['schemas']['BoardOverlap'][];
       readonly done: boolean;
       readonly pinned: boolean;
       readonly version: number;
@@ -1008,6 +1008,12 @@ export interface components {
       /** @description How much the customer has confirmed of what the site is prepared with. */
       readonly confirmed: number;
       readonly delivery: string | null;
+    };
+    /** @description How far a block may begin before another is done: once a share of that is, while a share of its own still waits for all of it. */
+    readonly BoardOverlap: {
+      readonly need: string;
+      readonly after: number;
+      readonly last: number;
     };
     /** @description Somebody whose work is planned. `key` is what blocks name them by. */
     readonly BoardPerson: {

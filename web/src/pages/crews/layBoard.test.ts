@@ -183,6 +183,28 @@ describe('moving a block', () => {
     expect(clashAt(both, coat, { day: '2026-05-06', minute: 540 }, { people: ['2'] })).toBe('Abel is at 8 frame then.');
     expect(clashAt(both, coat, { day: '2026-05-06', minute: 660 }, {})).toBeUndefined();
   });
+  it('that begins while what it needs is at the saw says when too little of that is done, or the rest comes too late', () => {
+    // Cut from 8 to 12; framing is begun once half of it is, and half of its own 4 hours waits for all of it.
+    const saw = blockOf('9/saw', { name: 'cut', visits: [visitOf('2026-05-06', 480, 720)] });
+    const panels = blockOf('9/frame', {
+      station: 'bay',
+      place: 'bay-1',
+      needs: ['9/saw'],
+      overlaps: [{ need: '9/saw', after: 0.5, last: 0.5 }],
+      visits: [visitOf('2026-05-06', 600, 840, ['2'])],
+    });
+    const at = (minute: number, day = '2026-05-06', op = panels) =>
+      clashAt(boardOf({ operations: [saw, op] }), op, { day, minute }, {});
+    expect(at(585)).toBe('Too little of cut is done by then.');
+    expect(at(600)).toBeUndefined();
+    // With three quarters of it waiting for all that is cut, its first hour is over at 11.
+    const hasty = { ...panels, overlaps: [{ need: '9/saw', after: 0.5, last: 0.75 }] };
+    expect(at(600, '2026-05-06', hasty)).toBe('It needs all of cut before that is done.');
+    expect(at(660, '2026-05-06', hasty)).toBeUndefined();
+    expect(at(480, '2026-05-07', hasty)).toBeUndefined();
+    // Without an overlap it waits for all of it.
+    expect(at(600, '2026-05-06', { ...panels, overlaps: [] })).toBe('cut is not done by then.');
+  });
   it('that takes several days on site asks for each of them by itself', () => {
     const site = blockOf('9/site', {
       station: 'site',

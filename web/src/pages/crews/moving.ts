@@ -48,6 +48,39 @@ export const workdayAfter = (data: BoardData, day: string, n: number): string | 
   return worked[at + n];
 };
 
+/** The moment at which so many minutes of a block are done; undefined where it has fewer. */
+const momentOf = (op: BoardOperation, minutes: number): string | undefined => {
+  let left = minutes;
+  for (const p of op.visits.flatMap((v) => v.pieces)) {
+    const has = p.to - p.from;
+    if (left <= has) return sortKey({ day: p.day, minute: p.from + left });
+    left -= has;
+  }
+  return undefined;
+};
+
+const workedAt = (pieces: readonly { readonly from: number; readonly to: number }[]): number =>
+  pieces.reduce((n, p) => n + p.to - p.from, 0);
+
+/** Why a block may not begin somewhere in the time of one that it needs: too little of that is done, or the rest of it comes too soon. */
+const overlapClash = (
+  before: BoardOperation,
+  overlap: BoardOperation['overlaps'][number],
+  to: { readonly day: string; readonly minute: number },
+  visit: BoardOperation['visits'][number] | undefined,
+): string | undefined => {
+  const quarter = (minutes: number): number => 15 * Math.ceil(minutes / 15 - 1e-9);
+  const begun = momentOf(before, quarter(overlap.after * workedAt(before.visits.flatMap((v) => v.pieces))));
+  if (begun !== undefined && sortKey(to) < begun) return `Too little of ${before.name} is done by then.`;
+  const last = before.visits.at(-1);
+  const first = 15 * Math.floor(((1 - overlap.last) * workedAt(visit?.pieces ?? [])) / 15 + 1e-9);
+  // What goes over its day goes on the next, and comes later for it.
+  const wants = sortKey({ day: to.day, minute: to.minute + first });
+  return last && last.end.day === to.day && wants < sortKey(last.end)
+    ? `It needs all of ${before.name} before that is done.`
+    : undefined;
+};
+
 /** Why a block clashes where it would come to stand; undefined where nothing is seen to be in its way. The server judges it all. */
 export const clashAt = (
   data: BoardData,
@@ -63,9 +96,12 @@ export const clashAt = (
   for (const need of op.needs) {
     const before = data.operations.find((o) => o.id === need);
     const last = before?.visits.at(-1);
-    // How far it may begin before that is done the server judges.
-    const [first] = op.overlaps.includes(need) ? (before?.visits ?? []) : [];
-    if (first && sortKey(first.start) <= start) continue;
+    const overlap = op.overlaps.find((o) => o.need === need);
+    if (before && overlap && !before.done && last && before.dry === 0) {
+      const clash = overlapClash(before, overlap, to, op.visits[visit]);
+      if (clash !== undefined) return clash;
+      continue;
+    }
     if (before && !before.done && last && sortKey(last.dry) > start)
       return `${before.name} is ${before.dry > 0 ? 'not dry' : 'not done'} by then.`;
   }

@@ -109,7 +109,11 @@ describe('what begins while the rest is at the saw', () => {
   it('says so, where it does', () => {
     const saw = blockOf('7/saw', { visits: [visitOf('2026-05-06', 480, 720)] });
     const frame = (from: number) =>
-      blockOf('7/frame', { overlaps: ['7/saw'], needs: ['7/saw'], visits: [visitOf('2026-05-06', from, from + 120)] });
+      blockOf('7/frame', {
+        overlaps: [{ need: '7/saw', after: 0.4, last: 0.5 }],
+        needs: ['7/saw'],
+        visits: [visitOf('2026-05-06', from, from + 120)],
+      });
     const words = (from: number, done = false) =>
       overlapWords(boardOf({ operations: [{ ...saw, done }, frame(from)] }), frame(from));
     expect(words(660)).toBe('begins while the rest is at the saw');

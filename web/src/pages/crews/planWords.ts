@@ -57,7 +57,7 @@ export const afterWords = (data: BoardData, op: BoardOperation): string => {
 /** That a block begins before what it needs is done, where it does. */
 export const overlapWords = (data: BoardData, op: BoardOperation): string => {
   const start = op.visits[0]?.start;
-  const goesOn = op.overlaps.some((need) => {
+  const goesOn = op.overlaps.some(({ need }) => {
     const before = data.operations.find((o) => o.id === need);
     const end = before?.visits.at(-1)?.end;
     return before?.done === false && start !== undefined && end !== undefined && sortKey(end) > sortKey(start);
