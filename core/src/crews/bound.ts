@@ -11,12 +11,16 @@ import type { Operation, Person, Shop, ShopOrder } from './types.ts';
 /** What there is only so much of: minutes of it that each order takes, and whose it is, or of how many places. */
 interface Scarce {
   readonly work: ReadonlyMap<string, number>;
+  readonly takes: (op: Operation) => boolean;
   readonly who?: readonly Person[];
   readonly places: number;
 }
 
 /** Most of what there is only so much of that a bound is looked for with: that which is most in demand. */
 const MOST_SCARCE = 4;
+
+/** Days before which no look is taken at what comes after some work. */
+const FAR = 14;
 
 /** Bays by which orders have room in them and in no others: an order stands there for as long as its longest chain of work takes. */
 const baysOf = (
@@ -52,11 +56,36 @@ const baysOf = (
         return [o.id, mine.length > 0 && mine.every((b) => set.includes(b)) ? (stays.get(o.id) ?? 0) : 0];
       }),
     ),
+    takes: (op) => op.place === BAY,
     places: set.length,
   }));
 };
 
-/** What orders take of what there is only so much of: everybody, those with a skill, places of a kind. Of what is pinned nothing: it may stand on another. */
+/** Skills of which every set is looked at: of more, only each by itself. */
+const MOST_SKILLS = 7;
+
+/**
+ * People without whom some work cannot be done, and that work: for every set of skills those who have any of it, and what takes no skill
+ * beside it.
+ */
+const teamsOf = (shop: Shop): { readonly who: readonly Person[]; readonly does: (op: Operation) => boolean }[] => {
+  const asked = (op: Operation): readonly string[] => [op.skill, ...(op.helpers ?? [])];
+  const skills = [...new Set(shop.operations.flatMap(asked))];
+  const sets =
+    skills.length > MOST_SKILLS
+      ? skills.map((s) => [s])
+      : Array.from({ length: 2 ** skills.length - 2 }, (_, k) => skills.filter((_s, i) => ((k + 1) >> i) & 1));
+  const teams = new Map<string, { readonly who: readonly Person[]; readonly set: readonly string[] }>();
+  for (const set of sets) {
+    const who = shop.people.filter((p) => p.skills.some((s) => set.includes(s)));
+    const key = who.map((p) => p.id).join('\n');
+    // Of sets that the same people have the largest holds the work of the others.
+    if (who.length > 0 && set.length > (teams.get(key)?.set.length ?? 0)) teams.set(key, { who, set });
+  }
+  return [...teams.values()].map(({ who, set }) => ({ who, does: (op) => asked(op).every((s) => set.includes(s)) }));
+};
+
+/** What orders take of what there is only so much of: everybody, those with some skills, places of a kind. Of what is pinned nothing: it may stand on another. */
 const scarce = (
   shop: Shop,
   byOrder: ReadonlyMap<string, readonly Operation[]>,
@@ -73,18 +102,14 @@ const scarce = (
     );
   const hands = (op: Operation): number =>
     minutesOf(op) * op.people[1] + (op.travel && !mayShare(op) ? (op.travel[0] + op.travel[1]) * op.people[0] : 0);
-  const skills = [...new Set(shop.operations.filter((o) => !o.helpers).map((o) => o.skill))];
   const kinds = [...new Set(shop.places.map((p) => p.kind))].filter((k) => k !== BAY);
   const all: Scarce[] = [
-    { work: of(() => true, hands), who: shop.people, places: 0 },
+    { work: of(() => true, hands), takes: () => true, who: shop.people, places: 0 },
     ...baysOf(shop, byOrder, fixed, minutesOf),
-    ...skills.map((skill) => ({
-      work: of((op) => !op.helpers && op.skill === skill, hands),
-      who: shop.people.filter((p) => p.skills.includes(skill)),
-      places: 0,
-    })),
+    ...teamsOf(shop).map(({ who, does }) => ({ work: of(does, hands), takes: does, who, places: 0 })),
     ...kinds.map((kind) => ({
       work: of((op) => op.place === kind, minutesOf),
+      takes: (op: Operation) => op.place === kind,
       places: shop.places.filter((p) => p.kind === kind).length,
     })),
   ];
@@ -98,6 +123,7 @@ const scarce = (
  * What no plan's lateness costs less than, by what there is only so much of: an order that is the k-th of which that is done is done no
  * sooner than it and the k − 1 least others can have been worked off; which order is which is chosen as is cheapest.
  * @param capacity minutes of it by the day that is worked
+ * @param endAfter when an order is done at the soonest, minutes, whose turn at it is over on a worked day
  */
 const leastLate = (
   shop: Shop,
@@ -105,31 +131,52 @@ const leastLate = (
   ends: readonly { readonly o: ShopOrder; readonly end: number }[],
   work: ReadonlyMap<string, number>,
   capacity: readonly number[],
+  endAfter: (order: ShopOrder, day: number) => number,
 ): number => {
   const sums: number[] = [];
   capacity.forEach((c, d) => sums.push(c + (sums[d - 1] ?? 0)));
-  /** Days that the day lies behind the first on which so many minutes are worked off. */
+  const lastDay = clock.days.length - 1;
+  /** The worked day on which so many minutes are worked off. What is not done before the calendar ends counts as its last. */
   const dayWhen = (minutes: number): number => {
     const d = sums.findIndex((s) => s >= minutes - 1e-6);
-    // What is not done before the calendar ends counts as its last day: no plan is told to end later.
-    return daysBetween(shop.first, clock.days[d < 0 ? clock.days.length - 1 : d] ?? shop.first);
+    return d < 0 ? lastDay : d;
   };
-  const least = [...work.entries()].sort((a, b) => a[1] - b[1]);
+  const behind = clock.days.map((day) => daysBetween(shop.first, day));
+  const dueOf = new Map(ends.map(({ o }) => [o, daysBetween(shop.first, o.due)]));
+  const aloneDay = (end: number): number => (Number.isFinite(end) ? Math.floor(Math.max(0, end - 1) / DAY) : 0);
+  const lateOn = (o: ShopOrder, day: number): number => o.weight * Math.max(0, day - (dueOf.get(o) as number));
+  // What takes none of it has no turn at it.
+  const turn = ends.filter(({ o }) => (work.get(o.id) ?? 0) > 0);
+  const rest = ends
+    .filter(({ o }) => (work.get(o.id) ?? 0) <= 0)
+    .reduce((n, { o, end }) => n + lateOn(o, aloneDay(end)), 0);
+  if (turn.length === 0) return rest;
+  const least = turn.map(({ o }) => [o.id, work.get(o.id) as number] as const).sort((x, y) => x[1] - y[1]);
   const rank = new Map(least.map(([id], i) => [id, i]));
   const until: number[] = [0];
   least.forEach(([, w], i) => until.push((until[i] as number) + w));
-  const cost = ends.map(({ o, end }) => {
-    const [mine, at] = [work.get(o.id) ?? 0, rank.get(o.id) ?? 0];
-    const due = daysBetween(shop.first, o.due);
-    const alone = Number.isFinite(end) ? Math.floor(Math.max(0, end - 1) / DAY) : 0;
-    return ends.map((_, k) => {
+  const cost = turn.map(({ o, end }) => {
+    const [mine, at] = [work.get(o.id) as number, rank.get(o.id) as number];
+    return turn.map((_, k) => {
       // The k least others: one further on in the list where it is among the first k itself.
       const others = at < k ? (until[k + 1] as number) - mine : (until[k] as number);
-      const day = Math.max(alone, mine + others <= 0 ? 0 : dayWhen(mine + others));
-      return o.weight * Math.max(0, day - due);
+      const day = dayWhen(mine + others);
+      const sooner = Math.max(aloneDay(end), behind[day] ?? 0);
+      // What is far from late is not late by what comes after it.
+      const far = (dueOf.get(o) as number) - sooner > FAR;
+      return far ? 0 : lateOn(o, Math.max(sooner, aloneDay(endAfter(o, day))));
     });
   });
-  return leastAssignment(cost);
+  return rest + leastAssignment(cost);
+};
+
+/** The last of an order's works of some kind, where each of them needs the one before; nothing where they may be done in any turn. */
+const lastInChain = (ops: readonly Operation[], takes: (op: Operation) => boolean): string | undefined => {
+  const before = new Map<string, ReadonlySet<string>>();
+  for (const op of ops) before.set(op.id, new Set(op.needs.flatMap((n) => [n, ...(before.get(n) ?? [])])));
+  const mine = ops.filter(takes);
+  const last = mine.at(-1);
+  return last && mine.every((op) => op === last || before.get(last.id)?.has(op.id)) ? last.id : undefined;
 };
 
 /**
@@ -148,7 +195,7 @@ export const boundPlan = (shop: Shop): number => {
   const minutesOf = (op: Operation): number => Math.max(0, op.minutes - (op.setup?.minutes ?? 0));
   const fixed = new Map(shop.pins.map((p) => [p.operation, p]));
   // Alone: whenever what it needs is done, the weather lets it and the shop is open.
-  const aloneEnd = (order: ShopOrder): number => {
+  const aloneEnd = (order: ShopOrder, until?: { readonly op: string; readonly minute: number }): number => {
     const dry = new Map<string, number>();
     const arrived = new Map<string, number>();
     /** When so much of something is done that what overlaps it may begin: by share of it. */
@@ -177,7 +224,8 @@ export const boundPlan = (shop: Shop): number => {
             open = canDoIn(op, order, weather, clock, shop.hours, k);
           if (open) break;
         }
-      const over = s + length > clock.count ? Infinity : clock.minuteOf(s + length - 1) + SLOT;
+      const soonest = s + length > clock.count ? Infinity : clock.minuteOf(s + length - 1) + SLOT;
+      const over = until?.op === op.id ? Math.max(soonest, until.minute) : soonest;
       // What overlaps another is done no sooner than that.
       const done = Math.max(over, ...op.needs.map((n) => (op.overlaps?.[n] ? (dry.get(n) ?? 0) : 0)));
       const begin = s;
@@ -192,6 +240,22 @@ export const boundPlan = (shop: Shop): number => {
     return end;
   };
   const ends = shop.orders.map((o) => ({ o, end: aloneEnd(o) }));
+  const known = new Map<string, number>();
+  /** When an order is done at the soonest whose last work of some kind is done in the first quarter of an hour of a day. */
+  const endAfter = (takes: (op: Operation) => boolean) => {
+    const lastOf = new Map(shop.orders.map((o) => [o.id, lastInChain(byOrder.get(o.id) ?? [], takes)]));
+    return (order: ShopOrder, day: number): number => {
+      const op = lastOf.get(order.id);
+      // What nothing comes after is done on that day.
+      if (op === undefined || fixed.has(op)) return 0;
+      const key = `${op} ${day}`;
+      const minute = clock.minuteOf(clock.firsts[day] ?? 0) + SLOT;
+      const end = known.get(key) ?? aloneEnd(order, { op, minute });
+      known.set(key, end);
+      // No plan is told to end after its calendar.
+      return Number.isFinite(end) ? end : 0;
+    };
+  };
   const minutesIn = (places: number, who: readonly Person[] | undefined): number[] =>
     clock.days.map((_, d) => {
       let minutes = 0;
@@ -203,7 +267,7 @@ export const boundPlan = (shop: Shop): number => {
   const late = Math.max(
     0,
     ...scarce(shop, byOrder, fixed, minutesOf, mayShare).map((r) =>
-      leastLate(shop, clock, ends, r.work, minutesIn(r.places, r.who)),
+      leastLate(shop, clock, ends, r.work, minutesIn(r.places, r.who), endAfter(r.takes)),
     ),
   );
   // All of it: no sooner than the last order alone, nor than what has one place only can be done there.

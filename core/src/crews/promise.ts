@@ -168,7 +168,7 @@ export const promiseDay = (
 
 /** Orders in the turn in which they are planned to begin, up to a moment; what is pinned or stands in a bay is there in any case. */
 const turnOf = (shop: Shop, rounds: number, before = Infinity): ShopOrder[] => {
-  const { plan } = planCrews(shop, { rounds });
+  const { plan } = planCrews(shop, { rounds, bound: false });
   const begins = new Map<string, number>();
   for (const p of plan) begins.set(p.order, Math.min(begins.get(p.order) ?? Infinity, p.start));
   const pinned = new Set(shop.pins.map((p) => shop.operations.find((o) => o.id === p.operation)?.order));

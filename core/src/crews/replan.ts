@@ -91,7 +91,10 @@ export const tellShifts = (
 const planCrewsAsItWas = (shop: Shop): { order: string; end: number }[] => {
   const ops = new Map(shop.operations.map((o) => [o.id, o]));
   const pins = shop.published.filter((p) => ops.has(p.operation));
-  return planCrews({ ...shop, pins }, { rounds: 0, rule: AS_TOLD }).plan.map(({ order, end }) => ({ order, end }));
+  return planCrews({ ...shop, pins }, { rounds: 0, rule: AS_TOLD, bound: false }).plan.map(({ order, end }) => ({
+    order,
+    end,
+  }));
 };
 
 /** On how many of the days people stay longer, tried one after another: no more than it takes. */
@@ -123,7 +126,10 @@ export const proposePlans = (
   const borne = ({ cost }: CrewPlan): number => cost.late + cost.upset + cost.overtime;
   const propose = (kind: ProposalKind, asked: Shop, how: SearchFor, step: number): Proposal => {
     const looked = planCrews(asked, how, (part) => say((step + part) / steps));
-    const kept = kind === 'least upset' ? planCrews(asked, { rounds: 0, rule: AS_TOLD }) : looked;
+    const kept =
+      kind === 'least upset'
+        ? { ...planCrews(asked, { rounds: 0, rule: AS_TOLD, bound: false }), bound: looked.bound }
+        : looked;
     const found = borne(kept) <= borne(looked) && kept.faults.length <= looked.faults.length ? kept : looked;
     // Told at the shop's own prices, whatever it was looked for with.
     const upset = price * countMoved(shop, found.plan);

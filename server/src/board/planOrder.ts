@@ -66,7 +66,7 @@ export const planOrder = async (trx: Db, pool: Pool, orderId: number, from?: str
           (p) => s.shop.pins.some((x) => x.operation === p.operation) || !others.includes(orderOf(p.operation)),
         ),
       },
-      search: { rounds: 0, rule: AS_TOLD },
+      search: { rounds: 0, rule: AS_TOLD, bound: false },
     });
   let found = await keep([]);
   // Where a day that was agreed on takes somebody, or a trailer, that others were to have, those are looked at again.

@@ -94,7 +94,7 @@ export class Replan {
         search: { seconds: SECONDS },
         overtime: { minutes: after.rules.overtime, days: next },
       }),
-      this.pool.run('planCrews', { shop, search: { rounds: 0, rule: AS_TOLD } }),
+      this.pool.run('planCrews', { shop, search: { rounds: 0, rule: AS_TOLD, bound: false } }),
     ]);
     const [id] = (await this.db('proposals').insert({
       cause: JSON.stringify({ ...body, words }),
