@@ -117,7 +117,7 @@ const fill = (
  * `npm run bench:crews`).
  */
 const FEW = { orders: 12, most: 5, weaves: 0.35, many: 0.15, loose: 0.4 };
-const LOTS = { most: 3, weaves: 0.05, many: 0, loose: 0.05 };
+const LOTS = { most: 3, weaves: 0.02, many: 0, loose: 0.3 };
 /** By how many of its usual operations' lengths beginnings are mixed at most, and how many orders are many. */
 const MIX = 3;
 const MOST_WOVEN = 12;
@@ -170,15 +170,19 @@ export const planCrews = (
   const share = free.length <= FEW.orders ? FEW : LOTS;
   const startOf = (id: string): number => draft.standings.get(id)?.from ?? board.clock.count;
   type Put = readonly [string, Standing | undefined, PlanCost];
-  /** Puts lifted orders down one after another, in a turn by chance. */
-  const putDown = (ids: readonly string[]): Put[] => {
+  /** Puts lifted orders down one after another, in a turn by chance; no further than until they cost more than they may. */
+  const putDown = (ids: readonly string[], most: number): Put[] => {
     const loose = random() < share.loose ? random : undefined;
-    return [...ids]
-      .sort(() => random() - 0.5)
-      .map((id): Put => {
-        const s = board.place(id, was && random() < 0.5 ? was : undefined, loose);
-        return [id, s, costOf(shop, board, told, id, s)];
-      });
+    const out: Put[] = [];
+    let costs = 0;
+    for (const id of [...ids].sort(() => random() - 0.5)) {
+      const s = board.place(id, was && random() < 0.5 ? was : undefined, loose);
+      const cost = costOf(shop, board, told, id, s);
+      out.push([id, s, cost]);
+      costs += cost.total;
+      if (costs > most) break;
+    }
+    return out;
   };
   const usual =
     shop.operations.reduce((n, o) => n + board.spots.lengthOf(o, o.people[1]), 0) / Math.max(1, shop.operations.length);
@@ -228,14 +232,15 @@ export const planCrews = (
     const before = [...out].map((id) => [id, draft.standings.get(id), draft.costs.get(id)] as const);
     for (const [, s] of before) if (s) board.lift(s);
     let now = draft.total - draft.span - before.reduce((n, [, , c]) => n + (c?.total ?? 0), 0);
+    // Now and then what is a little dearer is taken, the less the nearer the end is.
+    const most = draft.total - Math.max(1, WARM * best * (1 - part)) * Math.log(1 - random());
     const weaved = random() < share.weaves && before.every(([, s]) => s !== undefined && s.spots.length > 0);
-    const placed = weaved ? weave(before.map(([, s]) => s as Standing)) : putDown([...out]);
+    const placed = weaved ? weave(before.map(([, s]) => s as Standing)) : putDown([...out], most - now);
     for (const [, , cost] of placed) now += cost.total;
     if (placed.length === 0) now = Infinity;
     const span = spanWith(placed);
     now += span;
-    const warmth = Math.max(1, WARM * best * (1 - part));
-    if (now <= draft.total || random() < Math.exp((draft.total - now) / warmth)) {
+    if (now <= most) {
       for (const [id, s, cost] of placed) {
         draft.standings.set(id, s);
         draft.costs.set(id, cost);
