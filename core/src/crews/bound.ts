@@ -74,7 +74,7 @@ const teamsOf = (shop: Shop): { readonly who: readonly Person[]; readonly does: 
   const sets =
     skills.length > MOST_SKILLS
       ? skills.map((s) => [s])
-      : Array.from({ length: 2 ** skills.length - 2 }, (_, k) => skills.filter((_s, i) => ((k + 1) >> i) & 1));
+      : Array.from({ length: 2 ** skills.length - 1 }, (_, k) => skills.filter((_s, i) => ((k + 1) >> i) & 1));
   const teams = new Map<string, { readonly who: readonly Person[]; readonly set: readonly string[] }>();
   for (const set of sets) {
     const who = shop.people.filter((p) => p.skills.some((s) => set.includes(s)));
@@ -122,8 +122,8 @@ const scarce = (
 /**
  * What no plan's lateness costs less than, by what there is only so much of: an order that is the k-th of which that is done is done no
  * sooner than it and the k − 1 least others can have been worked off; which order is which is chosen as is cheapest.
- * @param capacity minutes of it by the day that is worked
- * @param endAfter when an order is done at the soonest, minutes, whose turn at it is over on a worked day
+ * @param capacity minutes of it up to the end of each slot
+ * @param endAfter when an order is done at the soonest, minutes, whose turn at it is over with a slot
  */
 const leastLate = (
   shop: Shop,
@@ -131,15 +131,17 @@ const leastLate = (
   ends: readonly { readonly o: ShopOrder; readonly end: number }[],
   work: ReadonlyMap<string, number>,
   capacity: readonly number[],
-  endAfter: (order: ShopOrder, day: number) => number,
+  endAfter: (order: ShopOrder, slot: number) => number,
 ): number => {
-  const sums: number[] = [];
-  capacity.forEach((c, d) => sums.push(c + (sums[d - 1] ?? 0)));
-  const lastDay = clock.days.length - 1;
-  /** The worked day on which so many minutes are worked off. What is not done before the calendar ends counts as its last. */
-  const dayWhen = (minutes: number): number => {
-    const d = sums.findIndex((s) => s >= minutes - 1e-6);
-    return d < 0 ? lastDay : d;
+  /** The slot with which so many minutes are worked off. What is not done before the calendar ends counts as its last. */
+  const slotWhen = (minutes: number): number => {
+    let [low, high] = [0, Math.max(0, clock.count - 1)];
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if ((capacity[middle] as number) >= minutes - 1e-6) high = middle;
+      else low = middle + 1;
+    }
+    return low;
   };
   const behind = clock.days.map((day) => daysBetween(shop.first, day));
   const dueOf = new Map(ends.map(({ o }) => [o, daysBetween(shop.first, o.due)]));
@@ -160,11 +162,11 @@ const leastLate = (
     return turn.map((_, k) => {
       // The k least others: one further on in the list where it is among the first k itself.
       const others = at < k ? (until[k + 1] as number) - mine : (until[k] as number);
-      const day = dayWhen(mine + others);
-      const sooner = Math.max(aloneDay(end), behind[day] ?? 0);
+      const slot = slotWhen(mine + others);
+      const sooner = Math.max(aloneDay(end), behind[clock.dayOf(slot)] ?? 0);
       // What is far from late is not late by what comes after it.
       const far = (dueOf.get(o) as number) - sooner > FAR;
-      return far ? 0 : lateOn(o, Math.max(sooner, aloneDay(endAfter(o, day))));
+      return far ? 0 : lateOn(o, Math.max(sooner, aloneDay(endAfter(o, slot))));
     });
   });
   return rest + leastAssignment(cost);
@@ -241,29 +243,29 @@ export const boundPlan = (shop: Shop): number => {
   };
   const ends = shop.orders.map((o) => ({ o, end: aloneEnd(o) }));
   const known = new Map<string, number>();
-  /** When an order is done at the soonest whose last work of some kind is done in the first quarter of an hour of a day. */
+  /** When an order is done at the soonest whose last work of some kind is done with a slot. */
   const endAfter = (takes: (op: Operation) => boolean) => {
     const lastOf = new Map(shop.orders.map((o) => [o.id, lastInChain(byOrder.get(o.id) ?? [], takes)]));
-    return (order: ShopOrder, day: number): number => {
+    return (order: ShopOrder, slot: number): number => {
       const op = lastOf.get(order.id);
-      // What nothing comes after is done on that day.
+      // Of what has no last work nothing is known.
       if (op === undefined || fixed.has(op)) return 0;
-      const key = `${op} ${day}`;
-      const minute = clock.minuteOf(clock.firsts[day] ?? 0) + SLOT;
+      const key = `${op} ${slot}`;
+      const minute = clock.minuteOf(slot) + SLOT;
       const end = known.get(key) ?? aloneEnd(order, { op, minute });
       known.set(key, end);
       // No plan is told to end after its calendar.
       return Number.isFinite(end) ? end : 0;
     };
   };
-  const minutesIn = (places: number, who: readonly Person[] | undefined): number[] =>
-    clock.days.map((_, d) => {
-      let minutes = 0;
-      for (let s = clock.firsts[d] as number; s < (clock.firsts[d + 1] as number); s++)
-        if (clock.minuteOf(s) + SLOT > shop.now)
-          minutes += SLOT * (who ? who.filter((p) => worksIn(p, clock, shop.hours, s)).length : places);
+  const minutesIn = (places: number, who: readonly Person[] | undefined): number[] => {
+    let minutes = 0;
+    return Array.from({ length: clock.count }, (_, s) => {
+      if (clock.minuteOf(s) + SLOT > shop.now)
+        minutes += SLOT * (who ? who.filter((p) => worksIn(p, clock, shop.hours, s)).length : places);
       return minutes;
     });
+  };
   const late = Math.max(
     0,
     ...scarce(shop, byOrder, fixed, minutesOf, mayShare).map((r) =>
