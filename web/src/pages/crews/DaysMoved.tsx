@@ -13,7 +13,11 @@ export const DaysMoved = ({ plan, today }: { readonly plan: ReplanData['plans'][
   );
   const at = (day: string): number => (100 * Math.max(0, daysBetween(today, day))) / last;
   return (
-    <Box mt={2} role="img" aria-label={`Days of ${list.length} orders before and after`}>
+    <Box
+      mt={2}
+      role="img"
+      aria-label={`Days of ${list.length === 1 ? 'an order' : `${list.length} orders`} before and after`}
+    >
       {list.map((o) => {
         const [a, b] = [at(o.before?.day ?? today), at(o.after?.day ?? today)];
         const late = (o.after?.late ?? 0) > 0;
