@@ -27,6 +27,13 @@ export interface TodayAnswer {
   /** Who is away that day. */
   readonly away: readonly { readonly name: string; readonly note: string }[];
   readonly deliveries: readonly Delivery[];
+  /** What is to be ordered in the next days, for which order and by when; the most urgent first. A day behind today is over. */
+  readonly toOrder: readonly {
+    readonly orderId: number;
+    readonly title: string;
+    readonly items: readonly string[];
+    readonly by: string;
+  }[];
   readonly waiting: readonly {
     readonly id: number;
     readonly title: string;

@@ -1,5 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
+import { addDays } from '@rubbet/core/days';
 import { DECIDING } from '@rubbet/core/order';
+import type { BoardAnswer } from '../board/board.answers.ts';
 import { Board } from '../board/board.service.ts';
 import { DB } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
@@ -11,10 +13,31 @@ const WAITING = 40;
 const LOADS = 6;
 const DEEDS = 8;
 const TROUBLES = 20;
+const TO_ORDER = 6;
+/** Days ahead for which what is to be ordered is told. */
+const SOON = 3;
 /** Minutes before closing in which nothing is begun any more. */
 const LAST = 15;
 /** Where work is done that has no place on the board. */
 const OUTSIDE: Readonly<Record<string, string>> = { yard: 'Yard', road: 'Road', site: 'Site' };
+
+/** What is to be ordered so soon that it is told today, an order at a time. */
+const toOrderOf = (board: BoardAnswer): TodayAnswer['toOrder'] => {
+  const until = addDays(board.today, SOON);
+  const byOrder = new Map<number, TodayAnswer['toOrder'][0]>();
+  for (const { orderId, title, material } of board.operations) {
+    const by = material?.orderBy ?? undefined;
+    if (!material || by === undefined || by > until) continue;
+    const known = byOrder.get(orderId);
+    byOrder.set(orderId, {
+      orderId,
+      title,
+      items: [...new Set([...(known?.items ?? []), ...material.buy])],
+      by: known && known.by < by ? known.by : by,
+    });
+  }
+  return [...byOrder.values()].sort((a, b) => a.by.localeCompare(b.by) || a.orderId - b.orderId).slice(0, TO_ORDER);
+};
 
 /** What the day asks for: work on each row, loads of the week, orders that wait, and what the plan says. */
 @Injectable()
@@ -101,6 +124,7 @@ export class Today {
         p.away.filter((a) => a.day === workday).map((a) => ({ name: p.name, note: a.note })),
       ),
       deliveries: deliveries.slice(0, LOADS),
+      toOrder: toOrderOf(board),
       waiting,
       troubles: [
         ...troubles.map((t) => ({

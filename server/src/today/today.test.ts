@@ -1,5 +1,7 @@
 import { openTestApp } from '../testing/testApp.ts';
 import type { Agent, TestApp } from '../testing/testApp.ts';
+import { addDays } from '@rubbet/core/days';
+import type { BoardAnswer } from '../board/board.answers.ts';
 import type { TodayAnswer } from './today.answers.ts';
 
 let app: TestApp;
@@ -34,6 +36,20 @@ describe('the day', () => {
       .send({ version: (await app.order(id)).version, why: 'the buyer is away' })
       .expect(200);
     expect((await today()).waiting.map((w) => w.id)).not.toContain(id);
+  });
+  it('says what is to be ordered in the next days, for which order, the most urgent first', async () => {
+    const { toOrder, today: day } = await today();
+    const board = (await office.get('/api/board').expect(200)).body as BoardAnswer;
+    expect(toOrder.length).toBeGreaterThan(0);
+    expect(toOrder.map((o) => o.by)).toEqual([...toOrder.map((o) => o.by)].sort());
+    for (const { orderId, items, by } of toOrder) {
+      const mine = board.operations.filter((o) => o.orderId === orderId && o.material?.orderBy != null);
+      expect(by).toBe(mine.map((o) => o.material?.orderBy ?? '').sort()[0]);
+      expect(by <= addDays(day, 3)).toBe(true);
+      // Each is named once, and is missing somewhere.
+      expect(new Set(items).size).toBe(items.length);
+      for (const item of items) expect(mine.some((o) => o.material?.buy.includes(item))).toBe(true);
+    }
   });
   it('tells the last deeds, newest first', async () => {
     const { log } = await today();

@@ -2198,6 +2198,13 @@ export interface components {
         readonly note: string;
       }[];
       readonly deliveries: readonly components['schemas']['Delivery'][];
+      /** @description What is to be ordered in the next days, for which order and by when; the most urgent first. A day behind today is over. */
+      readonly toOrder: readonly {
+        readonly orderId: number;
+        readonly title: string;
+        readonly items: readonly string[];
+        readonly by: string;
+      }[];
       readonly waiting: readonly {
         readonly id: number;
         readonly title: string;

@@ -66,7 +66,7 @@ export const overlapWords = (data: BoardData, op: BoardOperation): string => {
 };
 
 /** Names one after the other, of many the first three. */
-const andNames = (names: readonly string[]): string =>
+export const andNames = (names: readonly string[]): string =>
   (names.length > 4 ? [...names.slice(0, 3), `${names.length - 3} more`] : names)
     .join(', ')
     .replace(/, ([^,]*)$/, ' and $1');

@@ -3,9 +3,12 @@ import { Link } from 'react-router';
 import useSWR from 'swr';
 import { printMinutes } from '@rubbet/core/measure';
 import { clock } from '../crews/clock.ts';
+import { andNames } from '../crews/planWords.ts';
 import { STATION_NAMES } from '@rubbet/core/order';
 import type { StationKey } from '@rubbet/core/order';
 import { longDay, moment, shortDay } from '../../data/days.ts';
+import { useMe } from '../../data/hooks.ts';
+import { isOffice } from '../../data/roles.ts';
 import type { TodayData } from '../../data/types.ts';
 import { Empty, Loading } from '../../parts/Loading.tsx';
 import { Heading, Soft, Title } from '../../parts/Text.tsx';
@@ -17,6 +20,7 @@ const FAULTS = 5;
 /** What the day asks for. */
 export const Today = () => {
   const show = useShow();
+  const { me } = useMe();
   const { data, error } = useSWR<TodayData, Error>('/today');
   if (error && !data) throw error;
   if (!data) return <Loading />;
@@ -142,6 +146,31 @@ export const Today = () => {
                   : {show.text(t.what)} <Soft>{t.by}</Soft>
                 </Box>
               ))}
+            </Box>
+          )}
+          {data.toOrder.length > 0 && (
+            <Box mt={8} data-testid="to-order">
+              <Heading mb={2}>To be ordered now</Heading>
+              {data.toOrder.map((o) => (
+                <Box key={o.orderId} borderBottom="1px solid" borderColor="hair" py={2}>
+                  <Link to={`/orders/${o.orderId}/days`}>
+                    {o.orderId} {o.title}
+                  </Link>
+                  : {andNames(o.items)}{' '}
+                  {o.by <= data.today ? (
+                    <Box as="span" color="keel">
+                      {o.by < data.today ? 'it holds the work up' : 'by tonight'}
+                    </Box>
+                  ) : (
+                    <Soft>by {shortDay(o.by)}</Soft>
+                  )}
+                </Box>
+              ))}
+              {me && isOffice(me) && (
+                <Box mt={1}>
+                  <Link to="/rack/buying">What to buy</Link>
+                </Box>
+              )}
             </Box>
           )}
           <Heading mt={8} mb={2}>
