@@ -6,6 +6,7 @@ import type { StockCount } from '@rubbet/core/stock';
 import type { BatchPiece } from '../batches/batches.answers.ts';
 import { readFreeRack } from '../batches/gather.ts';
 import { readWants } from '../batches/readWants.ts';
+import type { Want } from '../batches/readWants.ts';
 import { readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import { readItems } from '../items/readItems.ts';
@@ -46,10 +47,8 @@ const readBatched = async (db: Db, orders: ReadonlySet<number>): Promise<Map<num
     )
     .select('item', 'pieces')) as { item: string; pieces: unknown }[];
   for (const l of lines)
-    for (const { order, item } of readJson<BatchPiece[]>(l.pieces).flatMap((p) =>
-      p.parts.map(({ order: o }) => ({ order: o, item: l.item })),
-    ))
-      out.set(order, (out.get(order) ?? new Set()).add(item));
+    for (const { order } of readJson<BatchPiece[]>(l.pieces).flatMap((p) => p.parts))
+      out.set(order, (out.get(order) ?? new Set()).add(l.item));
   return out;
 };
 
@@ -80,6 +79,9 @@ const readLeads = async (db: Db, usual: number): Promise<(item: string) => numbe
   const days = new Map(rows.map((r) => [r.item, r.own ?? r.theirs ?? usual]));
   return (item) => days.get(item) ?? usual;
 };
+
+/** What is wanted for a line of a batch. */
+const stockOf = ({ item, length, width }: Want): StockCount => ({ item, length, width, quantity: 1 });
 
 const turnOf = (t: Taker): string =>
   t.begun ? '' : t.starts ? `${t.starts.day} ${String(t.starts.minute).padStart(4, '0')}` : '9';
@@ -118,14 +120,13 @@ export const readMaterials = async (
     const plain = <T extends StockCount>(c: T): T => (sheet(c.item) ? { ...c, length: null, width: null } : c);
     const turns = [...takers].sort((a, b) => turnOf(a).localeCompare(turnOf(b)));
     // What a batch wants has its turn with the first of its orders.
+    const firsts = new Map<string, number[]>();
+    wants.forEach((w, k) => {
+      const first = turns.find((t) => t.sawn && w.orders.has(t.order))?.id ?? '';
+      firsts.set(first, [...(firsts.get(first) ?? []), k]);
+    });
     const asks: Asks[] = turns.flatMap((t): Asks[] => [
-      ...(t.sawn
-        ? wants.flatMap((w, k) =>
-            turns.find((x) => x.sawn && w.orders.has(x.order)) === t
-              ? [{ id: `want ${k}`, takes: [plain({ item: w.item, length: w.length, width: w.width, quantity: 1 })] }]
-              : [],
-          )
-        : []),
+      ...(firsts.get(t.id) ?? []).map((k) => ({ id: `want ${k}`, takes: [plain(stockOf(wants[k] as Want))] })),
       { id: t.id, takes: t.takes.filter((c) => batched.get(t.order)?.has(c.item) !== true) },
     ]);
     const found = allotStock(
@@ -133,7 +134,8 @@ export const readMaterials = async (
       free.filter((r) => !sheet(r.item) || r.mark === '').map((r) => plain({ ...r, quantity: r.free })),
       coming.map(plain),
       new Set([...booked, ...wants.map((w) => w.item)]),
-      bought,
+      // Where nothing waits for what nobody has ordered, that is there at once.
+      usual > 0 ? bought : () => today,
     );
     const out = new Map<string, BlockMaterial>();
     for (const t of turns) {
@@ -145,9 +147,7 @@ export const readMaterials = async (
       const buy = usual > 0 ? items('buy') : [];
       const late = items('coming').filter((item) => !buy.includes(item));
       if (buy.length + late.length === 0) continue;
-      const day = mine
-        .filter((m) => m.coming.length > 0 || usual > 0)
-        .reduce((last, m) => (m.day > last ? m.day : last), today);
+      const day = mine.reduce((last, m) => (m.day > last ? m.day : last), today);
       const name = (item: string): string => findItem(item).name;
       const start = t.starts?.day;
       /** The last open day to order it on; as long as that is in time, today at the soonest. */
