@@ -23,7 +23,7 @@ interface Block {
   readonly station: string;
   readonly done: boolean;
   readonly pinned: boolean;
-  readonly material: { readonly buy: readonly string[] } | null;
+  readonly supply: { readonly buy: readonly string[] } | null;
   readonly visits: readonly Visit[];
 }
 const board = async () =>
@@ -92,15 +92,15 @@ describe('a week of a shop', () => {
     expect(b.faults.filter((f) => f.kind !== 'past')).toEqual([]);
   });
   it('says what of its wood is to be bought, and by when, and leads to what is to be ordered', async () => {
-    const short = (await board()).operations.find((o) => !o.done && (o.material?.buy.length ?? 0) > 0);
+    const short = (await board()).operations.find((o) => !o.done && (o.supply?.buy.length ?? 0) > 0);
     await go(`/orders/${short?.orderId ?? 0}/days`);
-    await sees(page, `Not enough ${short?.material?.buy[0] ?? 'nothing'}`);
+    await sees(page, `Not enough ${short?.supply?.buy[0] ?? 'nothing'}`);
     await page.$$eval('a', (all) => all.find((a) => a.textContent === 'What to buy')?.click());
     await page.waitForFunction(() => location.pathname === '/rack/buying');
     await page.waitForFunction(
       (item) => document.body.innerText.includes(item),
       { timeout: 60_000 },
-      short?.material?.buy[0] ?? '',
+      short?.supply?.buy[0] ?? '',
     );
   });
   it('gives a calendar a link that another program reads', async () => {

@@ -33,7 +33,7 @@ export interface Visit {
 }
 
 /** What of all that a block is made of is not on the rack: what is on its way, and what nobody has ordered, by its names. */
-export interface BlockMaterial {
+export interface BlockSupply {
   /** The first day on which all of it can be there. */
   readonly day: string;
   readonly coming: readonly string[];
@@ -72,7 +72,7 @@ export interface BoardOperation {
   readonly place: string | null;
   readonly visits: readonly Visit[];
   /** What of all that it is made of is not there yet. */
-  readonly material: BlockMaterial | null;
+  readonly supply: BlockSupply | null;
   /** Minutes that it may end later without its order being late; none where it has no place. */
   readonly float: number | null;
   /** What keeps it from the days on which all that it needs is there: weather, or its site. */

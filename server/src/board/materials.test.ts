@@ -43,7 +43,7 @@ describe('what work on the board is made of', () => {
     // The pen that is cut the last, in no batch.
     const b = await board();
     pens = b.operations
-      .filter((o) => o.station === 'saw' && !o.done && o.material?.buy.includes('2×3'))
+      .filter((o) => o.station === 'saw' && !o.done && o.supply?.buy.includes('2×3'))
       .sort((x, y) => (x.visits[0]?.start.day ?? '').localeCompare(y.visits[0]?.start.day ?? ''))
       .map((o) => o.orderId);
     pen = pens.at(-1) as number;
@@ -52,25 +52,25 @@ describe('what work on the board is made of', () => {
   it('is what the rack has too little of: it says by when to order it, three days before it is cut', async () => {
     const now = saw(await board(), pen);
     const start = now.visits[0]?.start.day ?? '';
-    expect(now.material?.buy).toEqual(expect.arrayContaining(['2×3', '½ in hardware cloth']));
+    expect(now.supply?.buy).toEqual(expect.arrayContaining(['2×3', '½ in hardware cloth']));
     // Mesh takes eight days from its supplier, wood three: the longest decides.
-    expect((now.material?.orderBy ?? '') <= addDays(start, -8)).toBe(true);
-    expect((now.material?.orderBy ?? '') >= addDays(start, -8 - 6)).toBe(true);
+    expect((now.supply?.orderBy ?? '') <= addDays(start, -8)).toBe(true);
+    expect((now.supply?.orderBy ?? '') >= addDays(start, -8 - 6)).toBe(true);
   });
   it('is on its way once it is ordered, comes on the day that the supplier said, and lies there once it is received', async () => {
     await count('hardware-cloth', 600, 60, 36);
     await count('hardware-cloth', 600, 60, 48);
     await count('2x3-pt', 144, 200);
-    const short = saw(await board(), pen).material;
+    const short = saw(await board(), pen).supply;
     expect(short).toMatchObject({ coming: [], buy: ['2×3'] });
     const bought = await order('2x3', 144, 400);
-    const ordered = saw(await board(), pen).material;
+    const ordered = saw(await board(), pen).supply;
     expect(ordered).toMatchObject({ coming: ['2×3'], buy: [], orderBy: null, day: bought.due });
     await office
       .post(`/api/purchases/${bought.id}/receive`)
       .send({ version: bought.version, lines: bought.list.map((l) => ({ id: l.id, quantity: l.quantity })) })
       .expect(200);
-    expect(saw(await board(), pen).material).toBeNull();
+    expect(saw(await board(), pen).supply).toBeNull();
   });
   it('goes to whoever is cut first: what the last one had is short when an earlier one needs it', async () => {
     /** Whose cutting is short of it, in the turn in which they are cut, of all that are not in a batch. */
@@ -80,7 +80,7 @@ describe('what work on the board is made of', () => {
       return (await board()).operations
         .filter((o) => pens.includes(o.orderId) && o.station === 'saw')
         .sort((x, y) => (x.visits[0]?.start.day ?? '').localeCompare(y.visits[0]?.start.day ?? ''))
-        .map((o) => o.material?.buy.includes('2×3') === true);
+        .map((o) => o.supply?.buy.includes('2×3') === true);
     };
     const none = await shortOf(0);
     expect([none.length > 1, new Set(none)]).toEqual([true, new Set([true])]);
@@ -101,7 +101,7 @@ describe('what work on the board is made of', () => {
     const b = await board();
     const held = saw(b, pen);
     const day = b.days.find((d) => d.works && d.day > b.today)?.day ?? '';
-    expect(day < (held.material?.day ?? '')).toBe(true);
+    expect(day < (held.supply?.day ?? '')).toBe(true);
     const refused = await office
       .post('/api/board/move')
       .send({ task: held.id, version: held.version, day, minute: 480 });
@@ -113,7 +113,7 @@ describe('what work on the board is made of', () => {
     const late = await office.post('/api/board/replan').send({ kind: 'late wood', order: pen, day: b.today });
     expect(late.status).toBe(200);
     await office.post(`/api/board/replan/${late.body.id}/choose`).send({ plan: 'least upset' }).expect(200);
-    expect(saw(await board(), pen).material).toBeNull();
+    expect(saw(await board(), pen).supply).toBeNull();
   });
   it('is waited for by a promise too, and by nothing where the business does not want it', async () => {
     const id = await app.byTitle('Sorrel');
@@ -125,7 +125,7 @@ describe('what work on the board is made of', () => {
       .send({ version: settings.version, value: { crews: { lead: 0 } } })
       .expect(200);
     const now = await board();
-    expect(now.operations.filter((o) => (o.material?.buy.length ?? 0) > 0)).toEqual([]);
+    expect(now.operations.filter((o) => (o.supply?.buy.length ?? 0) > 0)).toEqual([]);
   });
 });
 

@@ -12,7 +12,7 @@ import { readKeptBusinessRules } from '../settings/readKeptBusinessRules.ts';
 import { seededForecast } from '../weather/forecast.ts';
 import type { DayForecast } from '../weather/forecast.ts';
 import { AHEAD, HISTORY } from './ahead.ts';
-import type { BlockMaterial, Visit } from './board.answers.ts';
+import type { BlockSupply, Visit } from './board.answers.ts';
 import { openDaysOf } from './openDays.ts';
 import type { OpenDays } from './openDays.ts';
 import { placesOf, readPeople } from './boardRows.ts';
@@ -100,7 +100,7 @@ export interface BoardState {
   readonly open: OpenDays;
   /** Work that takes something from the rack, and what of it must be waited for, by the block. */
   readonly takers: readonly Taker[];
-  readonly materials: ReadonlyMap<string, BlockMaterial>;
+  readonly materials: ReadonlyMap<string, BlockSupply>;
   readonly confirmed: ReadonlyMap<number, number>;
   /** What the saw is set up for, by the order: its batch, or its model. */
   readonly alike: ReadonlyMap<number, string>;

@@ -10,7 +10,7 @@ import type { Want } from '../batches/readWants.ts';
 import { readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import { readItems } from '../items/readItems.ts';
-import type { BlockMaterial } from './board.answers.ts';
+import type { BlockSupply } from './board.answers.ts';
 import type { OpenDays } from './openDays.ts';
 
 /** Most lines of what is ordered, and batches, that are looked through. */
@@ -97,7 +97,7 @@ export const readMaterials = async (
   today: string,
   usual: number,
   open: OpenDays,
-): Promise<Map<string, BlockMaterial>> => {
+): Promise<Map<string, BlockSupply>> => {
   const orders = new Set(takers.map((t) => t.order));
   const [changes, free, booked, ordered, wants, batched, lead] = await Promise.all([
     readItems(db),
@@ -137,7 +137,7 @@ export const readMaterials = async (
       // Where nothing waits for what nobody has ordered, that is there at once.
       usual > 0 ? bought : () => today,
     );
-    const out = new Map<string, BlockMaterial>();
+    const out = new Map<string, BlockSupply>();
     for (const t of turns) {
       if (t.begun) continue;
       const mine = [t.id, ...wants.flatMap((w, k) => (t.sawn && w.orders.has(t.order) ? [`want ${k}`] : []))].flatMap(

@@ -1,7 +1,7 @@
 import { blockOf, DAY, findFaults, findHolds, makeClock, printMoment, visitId } from '@rubbet/core/crews';
 import type { Fault, Planned } from '@rubbet/core/crews';
 import { addDays, daysBetween, weekday } from '@rubbet/core/days';
-import type { BlockMaterial, BoardAnswer, BoardFault, BoardOperation, BoardOrder } from './board.answers.ts';
+import type { BlockSupply, BoardAnswer, BoardFault, BoardOperation, BoardOrder } from './board.answers.ts';
 import { momentOf } from './toShop.ts';
 import type { Block, BoardState } from './readBoard.ts';
 
@@ -147,7 +147,7 @@ const floatsOf = (s: BoardState, plan: readonly Planned[]): Map<string, number> 
 };
 
 /** What a block waits for of what it is made of; what somebody has said of its wood goes before the rack's book. */
-const materialOf = (s: BoardState, b: Block): BlockMaterial | null => {
+const supplyOf = (s: BoardState, b: Block): BlockSupply | null => {
   if (b.done) return null;
   if (b.from_day === null) return s.materials.get(b.id) ?? null;
   return b.from_day > s.today ? { day: b.from_day, coming: [], buy: [], orderBy: null } : null;
@@ -246,7 +246,7 @@ export const showBoard = (s: BoardState): BoardAnswer => {
       due: b.wanted_by,
       place: b.row,
       visits: b.visits,
-      material: materialOf(s, b),
+      supply: supplyOf(s, b),
       float: b.visits.length === 0 ? null : (floats.get(visitId(b.id, b.visits.length - 1)) ?? null),
       held: b.done ? null : (holds.get(b.id) ?? null),
     })),

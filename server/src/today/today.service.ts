@@ -25,14 +25,14 @@ const OUTSIDE: Readonly<Record<string, string>> = { yard: 'Yard', road: 'Road', 
 const toOrderOf = (board: BoardAnswer): TodayAnswer['toOrder'] => {
   const until = addDays(board.today, SOON);
   const byOrder = new Map<number, TodayAnswer['toOrder'][0]>();
-  for (const { orderId, title, material } of board.operations) {
-    const by = material?.orderBy ?? undefined;
-    if (!material || by === undefined || by > until) continue;
+  for (const { orderId, title, supply } of board.operations) {
+    const by = supply?.orderBy ?? undefined;
+    if (!supply || by === undefined || by > until) continue;
     const known = byOrder.get(orderId);
     byOrder.set(orderId, {
       orderId,
       title,
-      items: [...new Set([...(known?.items ?? []), ...material.buy])],
+      items: [...new Set([...(known?.items ?? []), ...supply.buy])],
       by: known && known.by < by ? known.by : by,
     });
   }

@@ -43,12 +43,12 @@ describe('the day', () => {
     expect(toOrder.length).toBeGreaterThan(0);
     expect(toOrder.map((o) => o.by)).toEqual([...toOrder.map((o) => o.by)].sort());
     for (const { orderId, items, by } of toOrder) {
-      const mine = board.operations.filter((o) => o.orderId === orderId && o.material?.orderBy != null);
-      expect(by).toBe(mine.map((o) => o.material?.orderBy ?? '').sort()[0]);
+      const mine = board.operations.filter((o) => o.orderId === orderId && o.supply?.orderBy != null);
+      expect(by).toBe(mine.map((o) => o.supply?.orderBy ?? '').sort()[0]);
       expect(by <= addDays(day, 3)).toBe(true);
       // Each is named once, and is missing somewhere.
       expect(new Set(items).size).toBe(items.length);
-      for (const item of items) expect(mine.some((o) => o.material?.buy.includes(item))).toBe(true);
+      for (const item of items) expect(mine.some((o) => o.supply?.buy.includes(item))).toBe(true);
     }
   });
   it('tells the last deeds, newest first', async () => {

@@ -887,7 +887,7 @@ export interface components {
     /** @description What a fastener goes through and what it is held in, inches along it, where it is driven square. */
     readonly Bite: import('@rubbet/core/unit').Bite;
     /** @description What of all that a block is made of is not on the rack: what is on its way, and what nobody has ordered, by its names. */
-    readonly BlockMaterial: {
+    readonly BlockSupply: {
       /** @description The first day on which all of it can be there. */
       readonly day: string;
       readonly coming: readonly string[];
@@ -986,7 +986,7 @@ export interface components {
       readonly place: string | null;
       readonly visits: readonly components['schemas']['Visit'][];
       /** @description What of all that it is made of is not there yet. */
-      readonly material: components['schemas']['BlockMaterial'] | null;
+      readonly supply: components['schemas']['BlockSupply'] | null;
       /** @description Minutes that it may end later without its order being late; none where it has no place. */
       readonly float: number | null;
       /** @description What keeps it from the days on which all that it needs is there: weather, or its site. */

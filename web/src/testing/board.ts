@@ -19,7 +19,7 @@ export const blockOf = (id: string, more: Partial<BoardOperation> = {}): BoardOp
   due: '2026-05-09',
   place: 'saw',
   visits: [],
-  material: null,
+  supply: null,
   float: null,
   held: null,
   ...more,

@@ -3,7 +3,7 @@ import { chakra } from '@chakra-ui/react';
 import { Box } from '@chakra-ui/react';
 import type { BoardData } from '../../data/types.ts';
 import type { Bar } from './layBoard.ts';
-import { holdWords, materialWords } from './planWords.ts';
+import { holdWords, supplyWords } from './planWords.ts';
 
 /** Height of one lane of a row, and of what is drawn in it. */
 export const LANE = 28;
@@ -163,7 +163,7 @@ export const waitsOf = (
   const order = data.orders.find((o) => o.id === op.orderId);
   const weather = holdWords(op);
   return [
-    ...materialWords(op.material, data.today).map(({ soon, ...m }) => ({ mark: soon ? '▤' : '', ...m })),
+    ...supplyWords(op.supply, data.today).map(({ soon, ...m }) => ({ mark: soon ? '▤' : '', ...m })),
     ...((op.station === 'road' || op.station === 'site') && order?.confirmed === 0
       ? [{ mark: '⚑', words: 'The customer has confirmed nothing of the site yet' }]
       : []),

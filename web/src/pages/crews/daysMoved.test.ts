@@ -43,12 +43,12 @@ describe('days before and after a plan', () => {
 });
 
 describe('what a block waits for, line by line', () => {
-  const lines = (material: Parameters<typeof blockOf>[1], buyer = true): string => {
-    const op = blockOf('7/saw', material);
+  const lines = (more: Parameters<typeof blockOf>[1], buyer = true): string => {
+    const op = blockOf('7/saw', more);
     const data = boardOf({ operations: [op] });
     return html(createElement(WaitLines, { data, op, buyer }));
   };
-  const short = { material: { day: '2026-05-08', coming: ['2×4'], buy: ['hinge'], orderBy: '2026-05-06' } };
+  const short = { supply: { day: '2026-05-08', coming: ['2×4'], buy: ['hinge'], orderBy: '2026-05-06' } };
   it('is what is ordered and what is not, with the way to what is to be bought for whoever buys', () => {
     const markup = lines(short);
     expect(plain(markup)).toMatch(/2×4 is ordered\..*▤ Not enough hinge on the rack or on order: order by Wed 6 May\./);

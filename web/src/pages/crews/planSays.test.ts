@@ -64,7 +64,7 @@ describe('what the plan says', () => {
     expect(elements(may, 'button').map((b) => b.words)).toEqual(['Open the order', 'Let it be planned again']);
   });
   it('is what a block waits for: wood that is to come, and a site that nobody confirmed', () => {
-    const cut = { ...OP, material: { day: '2026-05-07', coming: [], buy: [], orderBy: null } };
+    const cut = { ...OP, supply: { day: '2026-05-07', coming: [], buy: [], orderBy: null } };
     expect(plain(says({ held: cut }))).toContain('Its wood comes on Thu 7 May.');
     const drive = blockOf('7/deliver', { station: 'road', place: null });
     const data = boardOf({ operations: [drive], orders: [order(7, 0, null)] });

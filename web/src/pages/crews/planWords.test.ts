@@ -2,7 +2,7 @@ import { blockOf, boardOf, visitOf } from '../../testing/board.ts';
 import type { BoardData } from '../../data/types.ts';
 import { waitsOf } from './BarTile.tsx';
 import { dayOfPerson } from './myDay.ts';
-import { afterWords, holdWords, materialWords, nightWords, overlapWords, planWords, roundWords } from './planWords.ts';
+import { afterWords, holdWords, supplyWords, nightWords, overlapWords, planWords, roundWords } from './planWords.ts';
 
 type Plan = Parameters<typeof planWords>[0];
 const plan = (more: Partial<Plan> = {}): Plan => ({
@@ -186,7 +186,7 @@ describe('what a plan does, in words', () => {
 
 describe('what a block is made of', () => {
   const TODAY = '2026-05-04';
-  const material = (more: Partial<NonNullable<BoardData['operations'][number]['material']>>) => ({
+  const supply = (more: Partial<NonNullable<BoardData['operations'][number]['supply']>>) => ({
     day: '2026-05-07',
     coming: [],
     buy: [],
@@ -195,32 +195,29 @@ describe('what a block is made of', () => {
   });
   it.each([
     [null, []],
-    [material({}), ['Its wood comes on Thu 7 May']],
-    [material({ coming: ['2×4'] }), ['2×4 is ordered, and there on Thu 7 May']],
-    [material({ coming: ['2×4', '½ in ply'] }), ['2×4 and ½ in ply are ordered, and there on Thu 7 May']],
+    [supply({}), ['Its wood comes on Thu 7 May']],
+    [supply({ coming: ['2×4'] }), ['2×4 is ordered, and there on Thu 7 May']],
+    [supply({ coming: ['2×4', '½ in ply'] }), ['2×4 and ½ in ply are ordered, and there on Thu 7 May']],
+    [supply({ buy: ['2×3'], orderBy: '2026-05-20' }), ['Not enough 2×3 on the rack or on order: order by Wed 20 May']],
+    [supply({ buy: ['2×3'], orderBy: TODAY }), ['Not enough 2×3 on the rack or on order: order today']],
     [
-      material({ buy: ['2×3'], orderBy: '2026-05-20' }),
-      ['Not enough 2×3 on the rack or on order: order by Wed 20 May'],
-    ],
-    [material({ buy: ['2×3'], orderBy: TODAY }), ['Not enough 2×3 on the rack or on order: order today']],
-    [
-      material({ buy: ['2×3'], orderBy: '2026-05-01' }),
+      supply({ buy: ['2×3'], orderBy: '2026-05-01' }),
       ['Not enough 2×3 on the rack or on order: what is ordered today is there on Thu 7 May, after it is to begin'],
     ],
     // What has no place yet has no day to order by.
-    [material({ buy: ['a', 'b', 'c', 'd', 'e'] }), ['Not enough a, b, c and 2 more on the rack or on order']],
+    [supply({ buy: ['a', 'b', 'c', 'd', 'e'] }), ['Not enough a, b, c and 2 more on the rack or on order']],
     [
-      material({ coming: ['2×4'], buy: ['hinge'], orderBy: '2026-05-20' }),
+      supply({ coming: ['2×4'], buy: ['hinge'], orderBy: '2026-05-20' }),
       ['2×4 is ordered', 'Not enough hinge on the rack or on order: order by Wed 20 May'],
     ],
   ])('%j reads %j', (of, words) => {
-    expect(materialWords(of, TODAY).map((m) => m.words)).toEqual(words);
+    expect(supplyWords(of, TODAY).map((m) => m.words)).toEqual(words);
   });
   it('is marked on the board only in the last days to order it, and where its day is known', () => {
     const marked = (orderBy: string): boolean | undefined =>
-      materialWords(material({ buy: ['2×3'], orderBy }), TODAY)[0]?.soon;
+      supplyWords(supply({ buy: ['2×3'], orderBy }), TODAY)[0]?.soon;
     expect(['2026-05-03', TODAY, '2026-05-06', '2026-05-07'].map(marked)).toEqual([true, true, true, false]);
-    expect(materialWords(material({ coming: ['2×4'] }), TODAY)[0]?.soon).toBe(false);
-    expect(materialWords(material({}), TODAY)[0]?.soon).toBe(true);
+    expect(supplyWords(supply({ coming: ['2×4'] }), TODAY)[0]?.soon).toBe(false);
+    expect(supplyWords(supply({}), TODAY)[0]?.soon).toBe(true);
   });
 });

@@ -79,12 +79,12 @@ const SOON = 2;
 /**
  * What of all that a block is made of is not there, in words, and whether it is time to see to it.
  */
-export const materialWords = (
-  material: BoardOperation['material'],
+export const supplyWords = (
+  supply: BoardOperation['supply'],
   today: string,
 ): { readonly words: string; readonly soon: boolean; readonly buy?: boolean }[] => {
-  if (material === null) return [];
-  const { day, coming, buy, orderBy } = material;
+  if (supply === null) return [];
+  const { day, coming, buy, orderBy } = supply;
   if (coming.length + buy.length === 0) return [{ words: `Its wood comes on ${shortDay(day)}`, soon: true }];
   const left = orderBy === null ? undefined : daysBetween(today, orderBy);
   const when =
