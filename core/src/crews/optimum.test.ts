@@ -70,7 +70,7 @@ describe('small shops whose best plan is proved by a MIP library', () => {
     const shop = smallShop(seed);
     const best = await judgePlan(shop);
     expect(boundPlan(shop)).toBeLessThanOrEqual(best);
-    const found = planCrews(shop, { rounds: 8000 });
+    const found = planCrews(shop, { rounds: 4000 });
     expect(found.faults).toEqual([]);
     expect(found.cost.late).toBe(best);
   });

@@ -85,6 +85,13 @@ describe('a job', () => {
     await office.get(`/api/jobs/${job.id}/result.zip`).expect(404);
   });
   it('whose instance died is taken over by another', async () => {
+    // Two work orders are on the bench; each paper takes a second or so.
+    const open = (await app.db('work_orders').whereNull('done_at').orderBy('id').select('id', 'order_id')) as {
+      id: number;
+      order_id: number;
+    }[];
+    const built = open.slice(2).map((w) => w.id);
+    await app.db('work_orders').whereIn('id', built).update({ done_at: app.db.fn.now() });
     const { id } = await app
       .db('jobs')
       .insert({ kind: 'papers', user_id: 1, state: 'running', worker: 'gone', progress: 0.4 })
@@ -93,7 +100,10 @@ describe('a job', () => {
       .db('jobs')
       .where({ id })
       .update({ beat_at: app.db.raw('DATE_SUB(UTC_TIMESTAMP(), INTERVAL 60 SECOND)') });
-    expect((await until(id, ended)).state).toBe('done');
+    expect(await until(id, ended)).toMatchObject({ state: 'done', note: '2 work orders.' });
+    const names = open.slice(0, 2).map((w) => `work-order-${w.order_id}.pdf`);
+    expect(Object.keys(await fetchZip(id)).sort()).toEqual(names.sort());
+    await app.db('work_orders').whereIn('id', built).update({ done_at: null });
   });
   it('is asked for so often, no more', async () => {
     await app.db('jobs').insert(
