@@ -18,12 +18,12 @@ export interface Said {
   readonly undo?: Before;
 }
 
-const floatWords = (minutes: number, day: number): string =>
-  minutes <= 0
-    ? 'No time to spare: whatever it loses, its order is late by.'
-    : minutes < day
-      ? `${printMinutes(minutes)} to spare before its order is late.`
-      : `${Math.floor(minutes / day)} ${Math.floor(minutes / day) === 1 ? 'day' : 'days'} to spare before its order is late.`;
+const floatWords = (minutes: number, day: number, late: boolean): string => {
+  if (minutes <= 0) return `No time to spare: whatever it loses, its order is ${late ? 'later' : 'late'} by.`;
+  const days = Math.floor(minutes / day);
+  const time = days === 0 ? printMinutes(minutes) : days === 1 ? '1 day' : `${days} days`;
+  return `${time} to spare before its order is ${late ? 'later still' : 'late'}.`;
+};
 
 /** The block of an order that weather keeps back the longest, with how long; nothing where none is. */
 const whyLate = (data: BoardData, order: number): string => {
@@ -117,7 +117,13 @@ export const PlanSays = ({
           )}
           {held.float !== null && !held.done && (
             <Box>
-              <Soft>{floatWords(held.float, day)}</Soft>
+              <Soft>
+                {floatWords(
+                  held.float,
+                  day,
+                  late.some((o) => o.id === held.orderId),
+                )}
+              </Soft>
             </Box>
           )}
           <WaitLines data={data} op={held} buyer={onRelease !== undefined} />

@@ -56,6 +56,12 @@ describe('what the plan says', () => {
     expect(words).toContain('4 h to spare before its order is late.');
     expect(plain(says({ held: { ...OP, float: 0 } }))).toContain('No time to spare');
     expect(plain(says({ held: { ...OP, float: 2 * 480 + 30 } }))).toContain('2 days to spare');
+    // Of one that is late already it is what it may lose without being later.
+    const late = boardOf({ operations: [OP], orders: [order(7, 2, '2026-05-08')] });
+    expect(plain(says({ data: late, held: OP }))).toContain('4 h to spare before its order is later still.');
+    expect(plain(says({ data: late, held: { ...OP, float: 0 } }))).toContain(
+      'whatever it loses, its order is later by.',
+    );
   });
   it('lets a block that was put there by hand be planned again, where somebody may', () => {
     const held = { ...OP, pinned: true };

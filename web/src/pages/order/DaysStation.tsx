@@ -200,8 +200,9 @@ export const DaysStation = () => {
         </tbody>
       </table>
       <Soft>
-        To spare is working time that a piece of work may lose before the order is late. Where the weather may be worse
-        than the forecast, or a customer’s ground is not ready, keep some.
+        To spare is working time that a piece of work may lose before the order is{' '}
+        {own && own.late > 0 ? 'later still' : 'late'}. Where the weather may be worse than the forecast, or a
+        customer’s ground is not ready, keep some.
       </Soft>
       <Waits order={order.id} />
       {isOffice(me) && !order.deliveredAt && <PromisePanel order={order.id} wantedBy={order.wantedBy} planned />}
