@@ -206,7 +206,8 @@ describe('one order through every station', () => {
   it('says how far the paper is while it is made, then shows it', async () => {
     const paper = await world.newPage(1280, 800, true);
     await world.signIn(paper, 'office');
-    await paper.goto(`${world.base}/print/${id}`);
+    // A viewer of papers has no end of loading: it is waited for by what it shows.
+    await paper.goto(`${world.base}/print/${id}`, { waitUntil: 'domcontentloaded' });
     await paper.waitForSelector('[data-printed=making] [role=progressbar]');
     await paper.waitForSelector('[data-printed=made]', { timeout: 30_000 });
     const made = await paper.$eval('a[download]', (a) => [
@@ -216,7 +217,7 @@ describe('one order through every station', () => {
     ]);
     expect(made).toEqual([`work-order-${id}.pdf`, 'blob:', true]);
     // What is not there is said, with a way to ask again.
-    await paper.goto(`${world.base}/print/999999`);
+    await paper.goto(`${world.base}/print/999999`, { waitUntil: 'domcontentloaded' });
     await paper.waitForSelector('[data-printed=failed]');
     expect(await paper.$eval('[role=alert]', (n) => n.textContent)).toMatch(/no order 999999.*Try again/);
     await paper.close();
