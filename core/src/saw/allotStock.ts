@@ -1,4 +1,5 @@
 import type { StockCount } from '../stock/index.ts';
+import { KERF } from '../takeoff/index.ts';
 
 /** Work that takes things from the rack. */
 export interface Asks {
@@ -18,9 +19,6 @@ export interface Allotted {
   readonly buy: readonly string[];
 }
 
-/** Saw kerf between two pieces of one stick, inches. */
-const KERF = 0.125;
-
 interface Lot {
   readonly length: number | null;
   readonly width: number | null;
@@ -29,7 +27,7 @@ interface Lot {
   quantity: number;
 }
 
-/** Whether a piece of some size can be had from a lot. What has no size is as good as any. */
+/** Whether a piece of some size can be had from a lot. What has no size is not asked for one. */
 const gives = (lot: Lot, of: StockCount): boolean =>
   lot.quantity > 0 &&
   (of.length === null || (lot.length !== null && lot.length >= of.length - 0.005)) &&

@@ -9,12 +9,13 @@ import { readWants } from '../batches/readWants.ts';
 import type { Want } from '../batches/readWants.ts';
 import { readJson } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
+import type { OpenDays } from '../calendar/openDays.ts';
 import { readItems } from '../items/readItems.ts';
+import { readLeads } from '../items/readLeads.ts';
+import { readComing } from '../purchases/readComing.ts';
 import type { BlockSupply } from './board.answers.ts';
-import type { OpenDays } from './openDays.ts';
 
-/** Most lines of what is ordered, and batches, that are looked through. */
-const MOST = 5000;
+/** Most batches that are looked through. */
 const MOST_BATCHES = 300;
 
 /** Work that takes something, as it stands on the board or is asked for. */
@@ -50,34 +51,6 @@ const readBatched = async (db: Db, orders: ReadonlySet<number>): Promise<Map<num
     for (const { order } of readJson<BatchPiece[]>(l.pieces).flatMap((p) => p.parts))
       out.set(order, (out.get(order) ?? new Set()).add(l.item));
   return out;
-};
-
-/** What is ordered and has not come. */
-const readComing = async (db: Db): Promise<(StockCount & { readonly due: string | null })[]> =>
-  (await db('purchase_lines')
-    .join('purchases', 'purchases.id', 'purchase_lines.purchase_id')
-    .whereIn('purchases.state', ['ordered', 'in part'])
-    .whereRaw('purchase_lines.quantity > purchase_lines.received')
-    .limit(MOST)
-    .select(
-      'purchase_lines.item',
-      'purchase_lines.length',
-      'purchase_lines.width',
-      'purchases.due',
-      db.raw('purchase_lines.quantity - purchase_lines.received AS quantity'),
-    )) as unknown as (StockCount & { due: string | null })[];
-
-/** Days that it takes until what is ordered of an item is there, by the item, then by its supplier. */
-const readLeads = async (db: Db, usual: number): Promise<(item: string) => number> => {
-  const rows = (await db('items')
-    .leftJoin('suppliers', 'suppliers.id', 'items.supplier_id')
-    .select('items.item', 'items.lead_days as own', 'suppliers.lead_days as theirs')) as {
-    item: string;
-    own: number | null;
-    theirs: number | null;
-  }[];
-  const days = new Map(rows.map((r) => [r.item, r.own ?? r.theirs ?? usual]));
-  return (item) => days.get(item) ?? usual;
 };
 
 /** What is wanted for a line of a batch. */

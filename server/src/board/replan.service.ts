@@ -116,15 +116,14 @@ export class Replan {
 
   /** The next days that are worked, on which people would stay longer. */
   private nextDays(s: BoardState): string[] {
-    const closed = new Set(s.shop.closed);
-    const out: string[] = [...(s.shop.overtime?.days ?? [])];
-    for (let n = 0, found = 0; found < LONGER_DAYS && n < 30; n++) {
-      const day = addDays(s.today, n);
-      if (closed.has(day) || !s.business.workdays.includes(new Date(`${day}T00:00:00Z`).getUTCDay())) continue;
-      found++;
-      if (!out.includes(day)) out.push(day);
+    const out = new Set(s.shop.overtime?.days);
+    let day = s.today;
+    for (let n = 0; n < LONGER_DAYS; n++) {
+      day = s.open.from(day);
+      out.add(day);
+      day = addDays(day, 1);
     }
-    return out;
+    return [...out];
   }
 
   private faults(s: BoardState, list: Proposal['plan']['faults']): BoardFault[] {

@@ -1,6 +1,7 @@
 import { blockOf, DAY, findFaults, findHolds, makeClock, printMoment, visitId } from '@rubbet/core/crews';
 import type { Fault, Planned } from '@rubbet/core/crews';
 import { addDays, daysBetween, weekday } from '@rubbet/core/days';
+import { printList } from '@rubbet/core/measure';
 import type { BlockSupply, BoardAnswer, BoardFault, BoardOperation, BoardOrder } from './board.answers.ts';
 import { momentOf } from './toShop.ts';
 import type { Block, BoardState } from './readBoard.ts';
@@ -21,11 +22,8 @@ export const sayDay = (day: string, long = false): string =>
     .replace(',', '')
     .replace('Sept', 'Sep');
 
-/** `a, b and c`; of many the first three. */
-const andList = (names: readonly string[]): string =>
-  (names.length > 4 ? [...names.slice(0, 3), `${names.length - 3} more`] : names)
-    .join(', ')
-    .replace(/, ([^,]*)$/, ' and $1');
+/** Items that a sentence names; of more it says how many. */
+const NAMED = 3;
 
 /** Texts of the plan name blocks by their ids and days as the computer writes them; people read names and weekdays. */
 export const sayFault = (s: Pick<BoardState, 'blocks' | 'trailers' | 'materials'>, text: string): string => {
@@ -42,9 +40,9 @@ export const sayFault = (s: Pick<BoardState, 'blocks' | 'trailers' | 'materials'
     .replace(/What (\S+) is made of comes on (\S+)\./, (all, operation: string, day: string) => {
       const { buy = [], coming = [] } = s.materials.get(blockOf(operation)) ?? {};
       return buy.length > 0
-        ? `For ${operation} there is not enough ${andList(buy)} on the rack or on order: what is ordered today is there on ${day}.`
+        ? `For ${operation} there is not enough ${printList(buy, NAMED)} on the rack or on order: what is ordered today is there on ${day}.`
         : coming.length > 0
-          ? `For ${operation} ${andList(coming)} ${coming.length === 1 ? 'is' : 'are'} ordered, and there on ${day}.`
+          ? `For ${operation} ${printList(coming, NAMED)} ${coming.length === 1 ? 'is' : 'are'} ordered, and there on ${day}.`
           : all;
     })
     .replace(

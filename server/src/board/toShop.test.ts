@@ -1,7 +1,7 @@
 import { CREW_RULES } from '@rubbet/core/crews';
 import { BUSINESS } from '@rubbet/core/order';
 import type { Visit } from './board.answers.ts';
-import { openDaysOf } from './openDays.ts';
+import { openDaysOf } from '../calendar/openDays.ts';
 import type { Block, BoardState } from './readBoard.ts';
 import { restOf, toShop } from './toShop.ts';
 

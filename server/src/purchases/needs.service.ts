@@ -7,14 +7,17 @@ import type { ItemChanges } from '@rubbet/core/stock';
 import { readPlanText } from '../bench/workPlans.ts';
 import { readFreeRack, readServed, refOf } from '../batches/gather.ts';
 import { shopToday } from '../business/readBusiness.ts';
+import { readOpenDays } from '../calendar/openDays.ts';
 import { DB } from '../database/connect.ts';
 import type { Db } from '../database/connect.ts';
 import { Items } from '../items/items.service.ts';
 import type { ItemLine } from '../items/items.answers.ts';
+import { readLeads } from '../items/readLeads.ts';
 import { Orders } from '../orders/orders.service.ts';
 import { plainSize } from '../rack/ledger.ts';
 import { Settings } from '../settings/settings.service.ts';
 import { Pool } from '../work/pool.ts';
+import { readComing } from './readComing.ts';
 import type { NeedLine, NeedsAnswer } from './purchases.answers.ts';
 
 /** Most orders that are bought for at once. */
@@ -41,21 +44,6 @@ export class Needs {
     @Inject(Settings) private readonly settings: Settings,
     @Inject(Pool) private readonly pool: Pool,
   ) {}
-
-  /** Lines of purchase orders that have not come yet. */
-  private async outstanding(): Promise<(There & { readonly id: number })[]> {
-    return (await this.db('purchase_lines')
-      .join('purchases', 'purchases.id', 'purchase_lines.purchase_id')
-      .whereIn('purchases.state', ['ordered', 'in part'])
-      .whereRaw('purchase_lines.quantity > purchase_lines.received')
-      .select(
-        'purchase_lines.id',
-        'purchase_lines.item',
-        'purchase_lines.length',
-        'purchase_lines.width',
-        this.db.raw('purchase_lines.quantity - purchase_lines.received AS quantity'),
-      )) as unknown as (There & { id: number })[];
-  }
 
   /** Accepted orders that are not built yet, with the day that their wood is needed. */
   private async wanting(): Promise<{ readonly id: number; readonly by: string }[]> {
@@ -98,7 +86,7 @@ export class Needs {
       this.settings.rules(),
       this.items.list(),
       this.wanting(),
-      this.outstanding(),
+      readComing(this.db),
       readServed(this.db),
       readFreeRack(this.db, 0),
     ]);
@@ -185,7 +173,12 @@ export class Needs {
         r.strips.map((x) => x.part.order),
         r.width,
       );
-    return this.answer(list, { wanted, counted, free, coming, lead: crews.lead }, changes, orders.length);
+    return this.answer(
+      list,
+      { wanted, counted, free, coming, lead: await readLeads(this.db, crews.lead) },
+      changes,
+      orders.length,
+    );
   }
 
   private async answer(
@@ -195,19 +188,14 @@ export class Needs {
       readonly counted: readonly Wanted[];
       readonly free: readonly RackStock[];
       readonly coming: readonly There[];
-      /** Days until what is ordered is there, where nobody says. */
-      readonly lead: number;
+      /** Days until what is ordered of an item is there. */
+      readonly lead: (item: string) => number;
     },
     changes: Parameters<typeof withItems>[0],
     orders: number,
   ): Promise<NeedsAnswer> {
     const byKey = new Map(list.map((l) => [l.item, l]));
-    const suppliers = new Map(
-      ((await this.db('suppliers').select('id', 'lead_days')) as { id: string; lead_days: number }[]).map((s) => [
-        s.id,
-        s.lead_days,
-      ]),
-    );
+    const open = await readOpenDays(this.db);
     type Sized = Pick<There, 'item' | 'length' | 'width'>;
     const same = (a: Sized, b: Sized): boolean =>
       a.item === b.item && a.length === b.length && (a.width ?? null) === b.width;
@@ -252,7 +240,6 @@ export class Needs {
         const mine = found.wanted.filter((w) => same(w, n));
         const from = (what: 'rack' | 'order'): number => mine.filter((w) => w.from === what).length;
         const sawnHere = cutStock(n.item);
-        const lead = item.leadDays ?? suppliers.get(item.supplierId ?? '') ?? found.lead;
         return {
           item: n.item,
           name: item.name,
@@ -267,7 +254,8 @@ export class Needs {
           cost: each * n.buy,
           supplierId: item.supplierId,
           by: n.by,
-          orderBy: n.by === null ? null : addDays(n.by, -lead),
+          // Nobody orders while the shop is shut.
+          orderBy: n.by === null ? null : open.until(addDays(n.by, -found.lead(n.item))),
           orders: n.orders,
         };
       })

@@ -1,5 +1,5 @@
 import { daysBetween } from '@rubbet/core/days';
-import { printMinutes } from '@rubbet/core/measure';
+import { printList, printMinutes } from '@rubbet/core/measure';
 import { shortDay } from '../../data/days.ts';
 import type { BoardData, BoardOperation, ReplanData } from '../../data/types.ts';
 import { sortKey } from './clock.ts';
@@ -65,11 +65,9 @@ export const overlapWords = (data: BoardData, op: BoardOperation): string => {
   return goesOn ? 'begins while the rest is at the saw' : '';
 };
 
-/** Names one after the other, of many the first three. */
-export const andNames = (names: readonly string[]): string =>
-  (names.length > 4 ? [...names.slice(0, 3), `${names.length - 3} more`] : names)
-    .join(', ')
-    .replace(/, ([^,]*)$/, ' and $1');
+/** Items that a sentence names; of more it says how many. */
+const NAMED = 3;
+export const itemWords = (items: readonly string[]): string => printList(items, NAMED);
 
 const upper = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
@@ -95,7 +93,7 @@ export const supplyWords = (
         : left === 0
           ? ': order today'
           : `: order by ${shortDay(orderBy ?? day)}`;
-  const due = upper(`${andNames(coming)} ${coming.length === 1 ? 'is' : 'are'} ordered`);
+  const due = upper(`${itemWords(coming)} ${coming.length === 1 ? 'is' : 'are'} ordered`);
   return [
     ...(coming.length > 0
       ? [{ words: buy.length === 0 ? `${due}, and there on ${shortDay(day)}` : due, soon: false }]
@@ -103,7 +101,7 @@ export const supplyWords = (
     ...(buy.length > 0
       ? [
           {
-            words: `Not enough ${andNames(buy)} on the rack or on order${when}`,
+            words: `Not enough ${itemWords(buy)} on the rack or on order${when}`,
             soon: (left ?? 0) <= SOON,
             buy: true,
           },

@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import { printMinutes } from '@rubbet/core/measure';
+import { printList, printMinutes } from '@rubbet/core/measure';
 import { api } from '../../data/api.ts';
 import { longDay, shortDay } from '../../data/days.ts';
 import { useRules } from '../../data/hooks.ts';
@@ -22,11 +22,7 @@ const WHAT: Readonly<Record<string, string>> = {
 };
 
 /** Days one after the other: `Tue 1 Dec, Wed 2 Dec and Fri 4 Dec`. */
-const andDays = (days: readonly string[]): string =>
-  days
-    .map(shortDay)
-    .join(', ')
-    .replace(/, ([^,]*)$/, ' and $1');
+const andDays = (days: readonly string[]): string => printList(days.map(shortDay));
 
 /** The days that an order can be promised for, how sure each is, and what stands in the way of a sooner one. */
 export const PromisePanel = ({

@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import useSWR from 'swr';
 import { printMinutes } from '@rubbet/core/measure';
 import { clock } from '../crews/clock.ts';
-import { andNames } from '../crews/planWords.ts';
+import { itemWords } from '../crews/planWords.ts';
 import { STATION_NAMES } from '@rubbet/core/order';
 import type { StationKey } from '@rubbet/core/order';
 import { longDay, moment, shortDay } from '../../data/days.ts';
@@ -156,7 +156,7 @@ export const Today = () => {
                   <Link to={`/orders/${o.orderId}/days`}>
                     {o.orderId} {o.title}
                   </Link>
-                  : {andNames(o.items)}{' '}
+                  : {itemWords(o.items)}{' '}
                   {o.by <= data.today ? (
                     <Box as="span" color="keel">
                       {o.by < data.today ? 'it holds the work up' : 'by tonight'}

@@ -1,4 +1,6 @@
 import { addDays, weekday } from '@rubbet/core/days';
+import { readBusiness } from '../business/readBusiness.ts';
+import type { Db } from '../database/connect.ts';
 
 /** The nearest day on which a shop is open, from a day on or back. */
 export interface OpenDays {
@@ -19,4 +21,13 @@ export const openDaysOf = (workdays: readonly number[], closed: ReadonlySet<stri
     return day;
   };
   return { from: (day) => near(day, 1), until: (day) => near(day, -1) };
+};
+
+/** The same as the database has it. */
+export const readOpenDays = async (db: Db): Promise<OpenDays> => {
+  const [{ business }, closed] = await Promise.all([
+    readBusiness(db),
+    db('calendar_days').where({ closed: true }).pluck('day') as unknown as Promise<string[]>,
+  ]);
+  return openDaysOf(business.workdays, new Set(closed));
 };
